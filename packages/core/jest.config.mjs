@@ -1,0 +1,7 @@
+export default {
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts'],
+  transform: { '^.+\\.ts$': ['ts-jest', { useESM: true, tsconfig: '<rootDir>/tsconfig.json', diagnostics: false }] },
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+};

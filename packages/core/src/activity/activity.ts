@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { type Block, blockSchema, isItem, type ItemBlock } from './blocks';
+import { type Id, idSchema } from './block';
+
+export const objectiveSchema = z.object({ id: idSchema, text: z.string().min(1).max(300) });
+export type Objective = z.infer<typeof objectiveSchema>;
+
+export const pageSchema = z.object({
+  id: idSchema,
+  title: z.string().max(200),
+  orientation: z.enum(['portrait', 'landscape']).default('portrait'),
+  blocks: z.array(blockSchema).max(400),
+});
+export type Page = z.infer<typeof pageSchema>;
+
+/** Everything a revision holds: what the activity is for, and its pages. */
+export const contentSchema = z.object({
+  title: z.string().min(1).max(200),
+  subject: z.string().max(100),
+  ages: z.string().max(40),
+  objectives: z.array(objectiveSchema).max(60),
+  pages: z.array(pageSchema).max(1000),
+});
+export type Content = z.infer<typeof contentSchema>;
+
+export interface Placed {
+  readonly block: Block;
+  readonly page: Page;
+}
+
+/** All blocks in reading order, with their pages. */
+export function* blocksOf(content: Content): Generator<Placed> {
+  for (const page of content.pages) for (const block of page.blocks) yield { block, page };
+}
+
+export function itemsOf(content: Content): ItemBlock[] {
+  return content.pages.flatMap((p) => p.blocks.filter(isItem));
+}
+
+const pageIndexes = new WeakMap<Content, ReadonlyMap<Id, number>>();
+const blockIndexes = new WeakMap<Content, ReadonlyMap<Id, Id>>();
+
+/** Position of each page by id; made once per content. */
+export function pageIndex(content: Content): ReadonlyMap<Id, number> {
+  let index = pageIndexes.get(content);
+  if (!index) pageIndexes.set(content, (index = new Map(content.pages.map((p, i) => [p.id, i]))));
+  return index;
+}
+
+/** Page id of each block by block id; made once per content. */
+export function blockIndex(content: Content): ReadonlyMap<Id, Id> {
+  let index = blockIndexes.get(content);
+  if (!index) {
+    const made = new Map<Id, Id>();
+    for (const { block, page } of blocksOf(content)) made.set(block.id, page.id);
+    blockIndexes.set(content, (index = made));
+  }
+  return index;
+}
+
+export function findBlock(content: Content, blockId: Id): Placed | undefined {
+  const at = pageIndex(content).get(blockIndex(content).get(blockId) ?? '');
+  const page = at === undefined ? undefined : content.pages[at];
+  const block = page?.blocks.find((b) => b.id === blockId);
+  return page && block && { page, block };
+}
+
+/** The ids that stand twice; empty in sound content. Ids must be unique over pages and blocks. */
+export function doubledIds(content: Content): Id[] {
+  const seen = new Set<Id>();
+  const doubled: Id[] = [];
+  for (const id of [...content.pages.map((p) => p.id), ...[...blocksOf(content)].map((p) => p.block.id)]) {
+    if (seen.has(id)) doubled.push(id);
+    seen.add(id);
+  }
+  return doubled;
+}

@@ -1,0 +1,99 @@
+import { z } from 'zod';
+import type { Answer, ItemMark } from '../work/answer';
+
+export const idSchema = z.string().min(1).max(64);
+export type Id = string;
+
+/** Whom a block is for. Teacher and key blocks never reach a learner's package. */
+export const audienceSchema = z.enum(['learner', 'teacher', 'key']);
+export type Audience = z.infer<typeof audienceSchema>;
+
+/** What an item asks of the learner, from least to most. */
+export const demandSchema = z.enum(['recall', 'understand', 'apply', 'explain']);
+export type Demand = z.infer<typeof demandSchema>;
+export const DEMANDS: readonly Demand[] = demandSchema.options;
+
+/** The fields every block has. */
+export const blockBase = {
+  id: idSchema,
+  audience: audienceSchema.default('learner'),
+};
+
+/** The fields every block that asks for an answer (an item) has besides. */
+export const itemBase = {
+  ...blockBase,
+  prompt: z.string().max(4000),
+  objectiveId: idSchema.optional(),
+  demand: demandSchema.default('recall'),
+  points: z.number().min(0).max(100).default(1),
+  hint: z.string().max(1000).optional(),
+  note: z.string().max(2000).optional(),
+};
+
+export const optionSchema = z.object({ id: idSchema, text: z.string().max(500) });
+export type Option = z.infer<typeof optionSchema>;
+
+/** One text of a block that a teacher can reword and a merge can join. */
+export interface WordsField {
+  /** 'text', 'prompt', 'hint' or 'option:<id>' */
+  readonly field: string;
+  readonly label: string;
+  readonly text: string;
+}
+
+/** What an item kind knows besides what every block kind knows. */
+export interface ItemRules<B> {
+  /** Minutes to think and answer, besides reading. */
+  readonly minutes: number;
+  /** The key as words; empty where only the teacher can judge. */
+  keyWords(block: B): string[];
+  isEmpty(answer: Answer): boolean;
+  /** The learner's answer as words, for the teacher. */
+  answerWords(block: B, answer: Answer): string;
+  mark(block: B, answer: Answer): ItemMark;
+}
+
+/** One block kind: everything the core has to know about it. */
+export interface BlockKind<B, L> {
+  readonly kind: string;
+  /** The teacher's name for the kind. */
+  readonly label: string;
+  readonly schema: z.ZodType<B>;
+  readonly learnerSchema: z.ZodType<L>;
+  fresh(id: Id, newId: () => Id): B;
+  words(block: B): WordsField[];
+  /** The block with one text replaced; the same block where the field is not there. */
+  withWords(block: B, field: string, text: string): B;
+  /** What a learner may receive: built field by field, never by deleting. */
+  forLearner(block: B): L;
+  readonly item: B extends { prompt: string } ? ItemRules<B> : null;
+}
+
+/** The base fields of a learner's item. */
+export const learnerItemBase = {
+  id: idSchema,
+  prompt: z.string(),
+  hint: z.string().optional(),
+};
+
+export function learnerItem(block: { id: Id; prompt: string; hint?: string | undefined }) {
+  return { id: block.id, prompt: block.prompt, ...(block.hint ? { hint: block.hint } : {}) };
+}
+
+export function itemWords(block: { prompt: string; hint?: string | undefined }): WordsField[] {
+  const fields: WordsField[] = [{ field: 'prompt', label: 'Question', text: block.prompt }];
+  if (block.hint) fields.push({ field: 'hint', label: 'Hint', text: block.hint });
+  return fields;
+}
+
+export function withItemWords<B extends { prompt: string; hint?: string | undefined }>(
+  block: B,
+  field: string,
+  text: string,
+): B {
+  if (field === 'prompt') return { ...block, prompt: text };
+  if (field === 'hint') return { ...block, hint: text };
+  return block;
+}
+
+export const optionField = (optionId: Id): string => `option:${optionId}`;

@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { textOf } from '../../../work/answer';
+import { readNumber } from '../../../work/read-number';
+import { type BlockKind, itemBase, itemWords, learnerItem, learnerItemBase, withItemWords } from '../../block';
+
+const schema = z.object({
+  ...itemBase,
+  kind: z.literal('number'),
+  key: z.number().nullable(),
+  /** How far from the key still counts, in the item's unit. */
+  tolerance: z.number().min(0).default(0),
+  unit: z.string().max(30).default(''),
+});
+type NumberBlock = z.infer<typeof schema>;
+const learnerSchema = z.object({ ...learnerItemBase, kind: z.literal('number'), unit: z.string() });
+
+export const numberBlock: BlockKind<NumberBlock, z.infer<typeof learnerSchema>> = {
+  kind: 'number',
+  label: 'Number',
+  schema,
+  learnerSchema,
+  fresh: (id) => ({
+    id,
+    kind: 'number',
+    audience: 'learner',
+    prompt: '',
+    demand: 'apply',
+    points: 1,
+    key: null,
+    tolerance: 0,
+    unit: '',
+  }),
+  words: itemWords,
+  withWords: withItemWords,
+  forLearner: (b) => ({ ...learnerItem(b), kind: 'number', unit: b.unit }),
+  item: {
+    minutes: 1,
+    keyWords: (b) => (b.key === null ? [] : [`${b.key}${b.unit ? ` ${b.unit}` : ''}`]),
+    isEmpty: (a) => textOf(a).trim() === '',
+    answerWords: (_, a) => textOf(a),
+    mark: (b, a) => {
+      if (b.key === null) return { verdict: 'yours', points: 0, outOf: b.points, why: 'No key is set.' };
+      const given = readNumber(textOf(a), b.unit);
+      if (given === null)
+        return { verdict: 'not-yet', points: 0, outOf: b.points, why: 'This could not be read as a number.' };
+      const away = Math.abs(given - b.key);
+      // A millionth of slack, since 0.1 + 0.2 is not 0.3 in binary.
+      const right = away <= b.tolerance + 1e-6;
+      return {
+        verdict: right ? 'right' : 'not-yet',
+        points: right ? b.points : 0,
+        outOf: b.points,
+        why: right ? (away > 1e-6 ? 'Within the tolerance.' : 'The right number.') : `Off by ${Number(away.toFixed(4))}.`,
+      };
+    },
+  },
+};

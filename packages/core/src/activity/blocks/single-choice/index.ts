@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { chosenOf } from '../../../work/answer';
+import {
+  type BlockKind,
+  idSchema,
+  itemBase,
+  itemWords,
+  learnerItem,
+  learnerItemBase,
+  optionSchema,
+  withItemWords,
+} from '../../block';
+import { choiceOptions, optionTexts, optionWords, withOptionWords } from '../choice';
+
+const schema = z.object({
+  ...itemBase,
+  kind: z.literal('single-choice'),
+  options: choiceOptions,
+  /** Id of the right option; empty while none is named. */
+  key: z.union([idSchema, z.literal('')]),
+});
+type SingleChoice = z.infer<typeof schema>;
+const learnerSchema = z.object({
+  ...learnerItemBase,
+  kind: z.literal('single-choice'),
+  options: z.array(optionSchema),
+});
+
+export const singleChoice: BlockKind<SingleChoice, z.infer<typeof learnerSchema>> = {
+  kind: 'single-choice',
+  label: 'Single choice',
+  schema,
+  learnerSchema,
+  fresh: (id, newId) => ({
+    id,
+    kind: 'single-choice',
+    audience: 'learner',
+    prompt: '',
+    demand: 'recall',
+    points: 1,
+    options: [
+      { id: newId(), text: '' },
+      { id: newId(), text: '' },
+      { id: newId(), text: '' },
+    ],
+    key: '',
+  }),
+  words: (b) => [...itemWords(b), ...optionWords(b.options)],
+  withWords: (b, field, text) =>
+    field.startsWith('option:')
+      ? { ...b, options: withOptionWords(b.options, field, text) }
+      : withItemWords(b, field, text),
+  forLearner: (b) => ({
+    ...learnerItem(b),
+    kind: 'single-choice',
+    options: b.options.map((o) => ({ id: o.id, text: o.text })),
+  }),
+  item: {
+    minutes: 0.5,
+    keyWords: (b) => optionTexts(b.options, [b.key]),
+    isEmpty: (a) => chosenOf(a).length === 0,
+    answerWords: (b, a) => optionTexts(b.options, chosenOf(a)).join(', '),
+    mark: (b, a) => {
+      const [chosen] = chosenOf(a);
+      if (!b.key) return { verdict: 'yours', points: 0, outOf: b.points, why: 'No key is set.' };
+      const right = chosen === b.key;
+      return {
+        verdict: right ? 'right' : 'not-yet',
+        points: right ? b.points : 0,
+        outOf: b.points,
+        why: right ? 'The key was chosen.' : 'Another choice than the key.',
+      };
+    },
+  },
+};

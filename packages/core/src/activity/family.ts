@@ -1,0 +1,98 @@
+import { z } from 'zod';
+import { adjustmentSchema } from '../adjust/registry';
+import { contentSchema } from './activity';
+import { type Id, idSchema } from './block';
+
+/** Format number of a kept family; a migration stands for each step up. */
+export const FAMILY_FORMAT = 1;
+
+export const PATTERNS = ['twill', 'plain', 'basket', 'herringbone', 'stripe', 'dots', 'check', 'cross'] as const;
+export const COLOURS = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'] as const;
+
+/** A version's woven mark. It says nothing of level. */
+export const swatchSchema = z.object({
+  pattern: z.enum(PATTERNS),
+  colour: z.enum(COLOURS),
+  letter: z.string().regex(/^[A-Z]$/),
+});
+export type Swatch = z.infer<typeof swatchSchema>;
+
+export const revisionSchema = z.object({
+  n: z.number().int().min(1),
+  at: z.string().max(40),
+  author: z.string().max(120),
+  note: z.string().max(300),
+  content: contentSchema,
+});
+export type Revision = z.infer<typeof revisionSchema>;
+
+export const upkeepRecordSchema = z.object({
+  at: z.string().max(40),
+  by: z.string().max(120),
+  revision: z.number().int(),
+  adjustmentId: idSchema,
+  /** Carried by rule, or the choice somebody made. */
+  outcome: z.enum(['carried', 'master', 'version', 'combined', 'own words']),
+  sentence: z.string().max(1000),
+});
+export type UpkeepRecord = z.infer<typeof upkeepRecordSchema>;
+
+export const versionSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(120),
+  swatch: swatchSchema,
+  purpose: z.string().max(500).default(''),
+  /** Id of the version it is made on; null is the master. */
+  basis: idSchema.nullable(),
+  /** The master revision it was last brought up to. */
+  upTo: z.number().int().min(1),
+  adjustments: z.array(adjustmentSchema).max(2000),
+  /** Set where the version is personal. */
+  learnerId: idSchema.optional(),
+  upkeepLog: z.array(upkeepRecordSchema).default([]),
+});
+export type Version = z.infer<typeof versionSchema>;
+
+export const familySchema = z.object({
+  format: z.literal(FAMILY_FORMAT),
+  id: idSchema,
+  createdAt: z.string().max(40),
+  revisions: z.array(revisionSchema).min(1),
+  /** Changes to the master that are not a revision yet. */
+  draft: contentSchema.optional(),
+  versions: z.array(versionSchema).max(2000),
+});
+export type Family = z.infer<typeof familySchema>;
+
+export function latest(family: Family): Revision {
+  const last = family.revisions.at(-1);
+  if (!last) throw new Error(`Family ${family.id} has no revision.`);
+  return last;
+}
+
+export const versionOf = (family: Family, id: Id): Version | undefined => family.versions.find((v) => v.id === id);
+
+/** From the version nearest the master to the version itself. Stops where a basis is missing or would go in a circle. */
+export function chainOf(family: Family, versionId: Id): Version[] {
+  const chain: Version[] = [];
+  let version = versionOf(family, versionId);
+  while (version && !chain.includes(version)) {
+    chain.unshift(version);
+    version = version.basis === null ? undefined : versionOf(family, version.basis);
+  }
+  return chain;
+}
+
+/** The versions as a tree in reading order, each with its depth. */
+export function versionTree(family: Family): { version: Version; depth: number }[] {
+  const out: { version: Version; depth: number }[] = [];
+  const visit = (basis: Id | null, depth: number) => {
+    for (const version of family.versions)
+      if (version.basis === basis) {
+        out.push({ version, depth });
+        visit(version.id, depth + 1);
+      }
+  };
+  visit(null, 0);
+  return out;
+}

@@ -1,0 +1,139 @@
+import { blockIndex, type Content, findBlock, type Page, pageIndex } from '../activity/activity';
+import type { Id } from '../activity/block';
+import type { Block } from '../activity/blocks';
+
+/**
+ * The smallest changes a sheet can undergo. Adjustments are written as lists of them, so that the inverse of any
+ * adjustment is the reversed list of their inverses. `after` is the id of the sibling before the place; null is first.
+ */
+export type Edit =
+  | { readonly edit: 'replace-block'; readonly before: Block; readonly block: Block }
+  | { readonly edit: 'remove-block'; readonly block: Block; readonly pageId: Id; readonly after: Id | null }
+  | { readonly edit: 'insert-block'; readonly block: Block; readonly pageId: Id; readonly after: Id | null }
+  | { readonly edit: 'remove-page'; readonly page: Page; readonly after: Id | null }
+  | { readonly edit: 'insert-page'; readonly page: Page; readonly after: Id | null };
+
+export function invertEdit(e: Edit): Edit {
+  switch (e.edit) {
+    case 'replace-block':
+      return { edit: 'replace-block', before: e.block, block: e.before };
+    case 'remove-block':
+      return { ...e, edit: 'insert-block' };
+    case 'insert-block':
+      return { ...e, edit: 'remove-block' };
+    case 'remove-page':
+      return { ...e, edit: 'insert-page' };
+    case 'insert-page':
+      return { ...e, edit: 'remove-page' };
+  }
+}
+
+/**
+ * A working copy of a content: copies an array only when it is first written to, so that what no edit touched
+ * stays the same object as in the basis.
+ */
+export class Sheet {
+  private pages: Page[] | null = null;
+  /** Positions of the pages; the basis's own index until pages come or go. */
+  private positions: ReadonlyMap<Id, number>;
+  private readonly home: ReadonlyMap<Id, Id>;
+  private readonly moved = new Map<Id, Id | null>();
+  private readonly ownBlocks = new Set<Block[]>();
+
+  constructor(readonly base: Content) {
+    this.positions = pageIndex(base);
+    this.home = blockIndex(base);
+  }
+
+  /** A block as the basis has it, before anything was written to this sheet. */
+  basisBlock(id: Id): Block | undefined {
+    return findBlock(this.base, id)?.block;
+  }
+
+  basisPage(id: Id): Page | undefined {
+    return this.base.pages[pageIndex(this.base).get(id) ?? -1];
+  }
+
+  page(id: Id): Page | undefined {
+    const at = this.positions.get(id);
+    return at === undefined ? undefined : (this.pages ?? this.base.pages)[at];
+  }
+
+  allPages(): readonly Page[] {
+    return this.pages ?? this.base.pages;
+  }
+
+  pageOf(blockId: Id): Page | undefined {
+    const moved = this.moved.get(blockId);
+    const pageId = moved === undefined ? this.home.get(blockId) : moved;
+    return pageId ? this.page(pageId) : undefined;
+  }
+
+  block(id: Id): Block | undefined {
+    return this.pageOf(id)?.blocks.find((b) => b.id === id);
+  }
+
+  /** Where a block stands, as an `insert-block` would need it. */
+  placeOf(blockId: Id): { pageId: Id; after: Id | null } | undefined {
+    const page = this.pageOf(blockId);
+    const at = page?.blocks.findIndex((b) => b.id === blockId) ?? -1;
+    return page && at >= 0 ? { pageId: page.id, after: page.blocks[at - 1]?.id ?? null } : undefined;
+  }
+
+  apply(e: Edit): void {
+    switch (e.edit) {
+      case 'replace-block': {
+        const blocks = this.writable(this.pageOf(e.block.id)?.id);
+        const at = blocks?.findIndex((b) => b.id === e.block.id) ?? -1;
+        if (blocks && at >= 0) blocks[at] = e.block;
+        return;
+      }
+      case 'remove-block': {
+        const blocks = this.writable(e.pageId);
+        const at = blocks?.findIndex((b) => b.id === e.block.id) ?? -1;
+        if (blocks && at >= 0) blocks.splice(at, 1);
+        this.moved.set(e.block.id, null);
+        return;
+      }
+      case 'insert-block': {
+        const blocks = this.writable(e.pageId);
+        if (!blocks) return;
+        blocks.splice(e.after === null ? 0 : blocks.findIndex((b) => b.id === e.after) + 1, 0, e.block);
+        this.moved.set(e.block.id, e.pageId);
+        return;
+      }
+      case 'remove-page':
+        this.changePages((pages) => pages.filter((p) => p.id !== e.page.id));
+        return;
+      case 'insert-page':
+        this.changePages((pages) => {
+          const at = e.after === null ? 0 : pages.findIndex((p) => p.id === e.after) + 1;
+          return [...pages.slice(0, at), e.page, ...pages.slice(at)];
+        });
+        for (const b of e.page.blocks) this.moved.set(b.id, e.page.id);
+    }
+  }
+
+  /** The finished content; the basis itself where nothing was changed. */
+  content(): Content {
+    return this.pages ? { ...this.base, pages: this.pages } : this.base;
+  }
+
+  private writable(pageId: Id | undefined): Block[] | undefined {
+    const at = pageId === undefined ? undefined : this.positions.get(pageId);
+    if (at === undefined) return undefined;
+    const pages = (this.pages ??= this.base.pages.slice());
+    const page = pages[at];
+    if (!page) return undefined;
+    if (this.ownBlocks.has(page.blocks)) return page.blocks;
+    const blocks = page.blocks.slice();
+    this.ownBlocks.add(blocks);
+    pages[at] = { ...page, blocks };
+    return blocks;
+  }
+
+  private changePages(change: (pages: readonly Page[]) => Page[]): void {
+    this.pages = change(this.pages ?? this.base.pages);
+    this.positions = new Map(this.pages.map((p, i) => [p.id, i]));
+  }
+}

@@ -1,0 +1,77 @@
+import type { Id } from '../activity/block';
+import { type Family } from '../activity/family';
+import { derive } from '../derive/derive';
+import type { Learner } from '../learners/learner';
+import { measure, type Measures } from '../measure/measure';
+
+export interface Suggestion {
+  readonly learnerId: Id;
+  readonly versionId: Id | null;
+  /** In words, strongest first. */
+  readonly reasons: readonly string[];
+}
+
+interface Candidate {
+  readonly versionId: Id | null;
+  readonly name: string;
+  readonly learnerId?: Id | undefined;
+  readonly measures: Measures;
+  readonly asksMore: boolean;
+}
+
+const one = (n: number) => n.toFixed(1);
+
+/**
+ * A version for each learner, from the needs cards: a version made for this learner first; then supports agreed
+ * against supports present, reading level against measured text, and the wish for more. The teacher decides.
+ */
+export function suggest(family: Family, learners: readonly Learner[]): Suggestion[] {
+  const master = measure(derive(family, null).content);
+  const candidates: Candidate[] = [null, ...family.versions].map((v) => {
+    const measures = measure(derive(family, v?.id ?? null).content);
+    return {
+      versionId: v?.id ?? null,
+      name: v?.name ?? 'Master',
+      learnerId: v?.learnerId,
+      measures,
+      asksMore: measures.items > master.items || measures.demand.explain > master.demand.explain,
+    };
+  });
+  return learners.map((l) => {
+    const ranked = candidates
+      .filter((c) => !c.learnerId || c.learnerId === l.id)
+      .map((c) => ({ c, ...weigh(c, l) }))
+      .sort((a, b) => b.score - a.score);
+    const [best] = ranked;
+    return { learnerId: l.id, versionId: best?.c.versionId ?? null, reasons: best?.reasons.length ? best.reasons : ['nothing on the card asks for more or less'] };
+  });
+}
+
+/** Scores are in arbitrary units: a version made for the learner outweighs all, an agreed support two grades of reading. */
+function weigh(c: Candidate, learner: Learner): { score: number; reasons: string[] } {
+  const { needs } = learner;
+  const reasons: [number, string][] = [];
+  if (c.learnerId === learner.id) reasons.push([100, 'made for this learner']);
+  const present = needs.supports.filter((s) => c.measures.supports.includes(s));
+  if (present.length) reasons.push([present.length * 2, `has the agreed ${present.join(', ')}`]);
+  const lacking = needs.supports.filter((s) => !c.measures.supports.includes(s));
+  // A support nobody needs makes the work easier than it should be.
+  const spare = c.measures.supports.filter((s) => s !== 'pictures' && !needs.supports.includes(s)).length;
+  const grade = c.measures.readability.formulas?.fleschKincaidGrade;
+  if (needs.readingGrade !== null && grade !== undefined) {
+    const above = grade - needs.readingGrade;
+    if (above > 0.5) reasons.push([-above * 1.5, `text at ${one(grade)}, above reading at ${one(needs.readingGrade)}`]);
+    else if (above >= -2.5) reasons.push([1 + above * 0.2, `text at ${one(grade)} fits reading at ${one(needs.readingGrade)}`]);
+    else reasons.push([above * 0.2, `text at ${one(grade)}, well below reading at ${one(needs.readingGrade)}`]);
+  }
+  if (needs.wantsMore && c.asksMore) reasons.push([4, 'asks for more, as the card wishes']);
+  if (!needs.wantsMore && c.asksMore) reasons.push([-3, 'asks for more than the master']);
+  const score = reasons.reduce((n, [s]) => n + s, 0) - lacking.length - spare * 0.8;
+  return {
+    score,
+    reasons: reasons
+      .filter(([s]) => s > 0)
+      .sort((a, b) => b[0] - a[0])
+      .map(([, text]) => text),
+  };
+}

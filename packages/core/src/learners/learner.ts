@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { idSchema } from '../activity/block';
+import type { Family } from '../activity/family';
+import type { PersonalValues } from '../adjust/adjustment';
+
+/** A learner's reading settings, kept for them everywhere. Sizes in px, spacing as a factor. */
+export const comfortSchema = z.object({
+  font: z.enum(['hyperlegible', 'lexend', 'serif']).default('hyperlegible'),
+  size: z.number().min(16).max(40).default(19),
+  spacing: z.number().min(1).max(2.5).default(1.5),
+  colours: z.enum(['paper', 'cream', 'mist', 'night']).default('paper'),
+});
+export type Comfort = z.infer<typeof comfortSchema>;
+export const PLAIN_COMFORT: Comfort = comfortSchema.parse({});
+
+export const SUPPORTS = ['word bank', 'hints', 'two or three choices', 'pictures', 'short sentences'] as const;
+
+export const goalSchema = z.object({ id: idSchema, text: z.string().min(1).max(300) });
+
+export const needsCardSchema = z.object({
+  /** US school grade at which the learner reads with ease, as the formulas count it. */
+  readingGrade: z.number().min(0).max(13).nullable().default(null),
+  languages: z.array(z.string().max(40)).max(10).default([]),
+  supports: z.array(z.enum(SUPPORTS)).default([]),
+  goals: z.array(goalSchema).max(20).default([]),
+  interests: z.array(z.string().max(80)).max(20).default([]),
+  /** Standard tasks are too easy. */
+  wantsMore: z.boolean().default(false),
+  note: z.string().max(1000).default(''),
+});
+export type NeedsCard = z.infer<typeof needsCardSchema>;
+export const EMPTY_NEEDS: NeedsCard = needsCardSchema.parse({});
+
+export const learnerSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(120),
+  needs: needsCardSchema,
+  comfort: comfortSchema,
+});
+export type Learner = z.infer<typeof learnerSchema>;
+
+export const classSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(80),
+  learnerIds: z.array(idSchema).max(200),
+});
+export type SchoolClass = z.infer<typeof classSchema>;
+
+export const groupSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(80),
+  purpose: z.string().max(200).default(''),
+  learnerIds: z.array(idSchema).max(200),
+});
+export type Group = z.infer<typeof groupSchema>;
+
+/** What a learner's card gives to personal fields. */
+export function personalValues(learner: Learner, schoolClass: SchoolClass | undefined): PersonalValues {
+  const [first] = learner.name.split(' ');
+  const [interest] = learner.needs.interests;
+  return {
+    ...(first ? { name: first } : {}),
+    ...(interest ? { interest } : {}),
+    ...(schoolClass ? { class: schoolClass.name } : {}),
+  };
+}
+
+/** Goals that a reason may point to, for the learners of a version. */
+export const goalOf = (learners: readonly Learner[], goalId: string) =>
+  learners.flatMap((l) => l.needs.goals).find((g) => g.id === goalId);
+
+/** Versions made for one learner. */
+export const personalVersions = (family: Family, learnerId: string) =>
+  family.versions.filter((v) => v.learnerId === learnerId);

@@ -1,0 +1,97 @@
+import { findBlock, itemsOf } from '../activity/activity';
+import type { Id } from '../activity/block';
+import { type Block, isItem, itemRules, wordsOf } from '../activity/blocks';
+import { type Family, type Revision, versionTree } from '../activity/family';
+import type { HandOut, LineageStep } from '../assign/hand-out';
+import { derive, originOf } from '../derive/derive';
+import type { Answer } from '../work/answer';
+import type { Copy } from '../work/copy';
+
+/** The way back from a learner's answer to the master's block. */
+export interface Lineage {
+  readonly answer: Answer | undefined;
+  readonly answerWords: string;
+  readonly go: number;
+  /** The block as the learner had it. */
+  readonly asGiven: Block;
+  readonly versionId: Id | null;
+  readonly versionName: string;
+  readonly frozenAt: string;
+  /** What made it so, nearest the master first. */
+  readonly steps: readonly LineageStep[];
+  /** The master's block in the revision it came from; null where a version added it. */
+  readonly master: { readonly revision: Pick<Revision, 'n' | 'at' | 'note'>; readonly block: Block } | null;
+  /** Whether the master's block has changed since. */
+  readonly changedSince: boolean;
+}
+
+export function lineageOf(family: Family, handOut: HandOut, copy: Copy, itemId: Id, go?: number): Lineage | undefined {
+  const frozen = handOut.frozen[copy.frozen];
+  const asGiven = frozen && findBlock(frozen.content, itemId)?.block;
+  if (!frozen || !asGiven) return undefined;
+  const theGo = go === undefined ? copy.goes.at(-1) : copy.goes.find((g) => g.n === go);
+  const answer = theGo?.answers[itemId];
+  const revision = family.revisions.find((r) => r.n === frozen.revision);
+  const block = revision && findBlock(revision.content, itemId)?.block;
+  const now = findBlock(derive(family, null).content, itemId)?.block;
+  return {
+    answer,
+    answerWords: answer && isItem(asGiven) ? itemRules(asGiven).answerWords(asGiven, answer) : '',
+    go: theGo?.n ?? 0,
+    asGiven,
+    versionId: frozen.versionId,
+    versionName: frozen.versionName,
+    frozenAt: frozen.at,
+    steps: frozen.lineage[itemId] ?? [],
+    master: revision && block ? { revision: { n: revision.n, at: revision.at, note: revision.note }, block } : null,
+    changedSince: block !== undefined && JSON.stringify(block) !== JSON.stringify(now),
+  };
+}
+
+export interface Use {
+  readonly versionId: Id;
+  readonly versionName: string;
+  readonly how: 'as in the master' | 'changed' | 'left out';
+  readonly words: string;
+  readonly learnerIds: readonly Id[];
+}
+
+/** From a master's block forward: every version that shows, changes or leaves it out, and the learners who were given it. */
+export function whereUsed(family: Family, blockId: Id, handOuts: readonly HandOut[]): Use[] {
+  return versionTree(family).map(({ version }) => {
+    const derived = derive(family, version.id);
+    const block = findBlock(derived.content, blockId)?.block;
+    const touched = originOf(derived, blockId).touched.length > 0;
+    return {
+      versionId: version.id,
+      versionName: version.name,
+      how: !block ? 'left out' : touched ? 'changed' : 'as in the master',
+      words: block ? (wordsOf(block)[0]?.text ?? '') : '',
+      learnerIds: learnersWith(handOuts, family.id, version.id),
+    };
+  });
+}
+
+/** Learners who were given a version (null: the master), each once. */
+export function learnersWith(handOuts: readonly HandOut[], familyId: Id, versionId?: Id | null): Id[] {
+  const ids = new Set<Id>();
+  for (const h of handOuts) {
+    if (h.familyId !== familyId || h.state === 'draft') continue;
+    for (const [learnerId, hash] of Object.entries(h.given))
+      if (versionId === undefined || h.frozen[hash]?.versionId === versionId) ids.add(learnerId);
+  }
+  return [...ids];
+}
+
+/** The items of all that was given out in a hand-out, in the master's order, those added by versions at the end. */
+export function alignedItems(family: Family, handOut: HandOut): { id: Id; words: string; added: boolean }[] {
+  const out = new Map<Id, { id: Id; words: string; added: boolean }>();
+  for (const i of itemsOf(derive(family, null).content)) out.set(i.id, { id: i.id, words: i.prompt, added: false });
+  const given = new Set<Id>();
+  for (const frozen of Object.values(handOut.frozen))
+    for (const i of itemsOf(frozen.content)) {
+      given.add(i.id);
+      if (!out.has(i.id)) out.set(i.id, { id: i.id, words: i.prompt, added: true });
+    }
+  return [...out.values()].filter((i) => given.has(i.id));
+}

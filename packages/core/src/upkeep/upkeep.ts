@@ -1,0 +1,151 @@
+import { blocksOf, type Content, findBlock } from '../activity/activity';
+import type { Id } from '../activity/block';
+import { wordsOf } from '../activity/blocks';
+import { type Family, latest, type Version, versionTree } from '../activity/family';
+import { contentAddress } from '../activity/fingerprint';
+import type { Choice, Review } from '../adjust/adjustment';
+import { snippet } from '../adjust/adjustment';
+import { type Adjustment, kindOfAdjustment } from '../adjust/registry';
+import { Sheet } from '../adjust/sheet';
+import { basisContent, inForce } from '../derive/derive';
+
+/** What the master's change asks of one adjustment of one version. */
+export interface UpkeepEntry {
+  readonly versionId: Id;
+  readonly adjustmentId: Id;
+  readonly outcome: 'carried' | 'to-decide' | 'lost';
+  readonly target: Id;
+  readonly why: string;
+  /** What the change is about, as in the master: for the heading of its group. */
+  readonly about: string;
+  /** Entries with the same key ask the same question: the same master's change of the same place. */
+  readonly groupKey: string;
+  readonly old: string;
+  readonly master: string;
+  readonly version: string;
+  readonly proposed: string;
+  readonly choices: readonly Choice<Adjustment>[];
+  /** Whether the teacher may answer with words of their own. */
+  readonly ownWords: boolean;
+}
+
+export interface UpkeepReport {
+  readonly from: number;
+  readonly to: number;
+  readonly masterChanges: readonly MasterChange[];
+  readonly entries: readonly UpkeepEntry[];
+  /** Number of adjustments the change did not concern, per version. */
+  readonly untouched: ReadonlyMap<Id, number>;
+}
+
+export interface MasterChange {
+  readonly id: Id;
+  readonly how: 'added' | 'changed' | 'taken out' | 'moved';
+  readonly what: string;
+}
+
+export const waits = (e: UpkeepEntry): boolean => e.outcome !== 'carried';
+
+/** What differs between two contents of one master, block by block, in words. */
+export function masterChanges(before: Content, after: Content): MasterChange[] {
+  if (before === after) return [];
+  const changes: MasterChange[] = [];
+  const name = (c: Content, id: Id) => {
+    const block = findBlock(c, id)?.block;
+    return snippet(block ? (wordsOf(block)[0]?.text ?? '') : (c.pages.find((p) => p.id === id)?.title ?? ''), 70);
+  };
+  const pagesBefore = new Set(before.pages.map((p) => p.id));
+  const pagesAfter = new Set(after.pages.map((p) => p.id));
+  for (const p of after.pages)
+    if (!pagesBefore.has(p.id)) changes.push({ id: p.id, how: 'added', what: `page “${p.title}”` });
+  for (const p of before.pages)
+    if (!pagesAfter.has(p.id)) changes.push({ id: p.id, how: 'taken out', what: `page “${p.title}”` });
+  const old = new Map([...blocksOf(before)].map(({ block, page }) => [block.id, { block, page: page.id }]));
+  const seen = new Set<Id>();
+  for (const { block, page } of blocksOf(after)) {
+    seen.add(block.id);
+    const was = old.get(block.id);
+    if (!was) changes.push({ id: block.id, how: 'added', what: name(after, block.id) });
+    else if (was.block !== block && contentAddress(was.block) !== contentAddress(block))
+      changes.push({ id: block.id, how: 'changed', what: name(after, block.id) });
+    else if (was.page !== page.id) changes.push({ id: block.id, how: 'moved', what: name(after, block.id) });
+  }
+  for (const id of old.keys()) if (!seen.has(id)) changes.push({ id, how: 'taken out', what: name(before, id) });
+  return changes;
+}
+
+/** Reviews the adjustments of one version against what it is made on now, each after those before it. */
+function reviewVersion(family: Family, version: Version): { entries: UpkeepEntry[]; untouched: number } {
+  const sheet = new Sheet(basisContent(family, version));
+  const entries: UpkeepEntry[] = [];
+  let untouchedCount = 0;
+  for (const a of version.adjustments) {
+    const kind = kindOfAdjustment(a);
+    const review: Review<Adjustment> = kind.review(a, sheet);
+    if (review.outcome === 'untouched') untouchedCount++;
+    else entries.push(entryOf(version, a, review, sheet, kind.withWords !== undefined));
+    if (inForce(a, undefined)) for (const e of kind.apply(a, sheet, {}).edits) sheet.apply(e);
+  }
+  return { entries, untouched: untouchedCount };
+}
+
+function entryOf(
+  version: Version,
+  a: Adjustment,
+  review: Exclude<Review<Adjustment>, { outcome: 'untouched' }>,
+  sheet: Sheet,
+  canReword: boolean,
+): UpkeepEntry {
+  const block = sheet.block(review.target);
+  const about = snippet(block ? (wordsOf(block)[0]?.text ?? '') : (sheet.page(review.target)?.title ?? ''), 90);
+  const base = { versionId: version.id, adjustmentId: a.id, target: review.target, why: review.why, about };
+  if (review.outcome === 'carried')
+    return {
+      ...base,
+      outcome: 'carried',
+      groupKey: '',
+      old: '',
+      master: '',
+      version: '',
+      proposed: '',
+      choices: [{ choice: 'combined', label: 'Carried over', result: review.result }],
+      ownWords: false,
+    };
+  return {
+    ...base,
+    about: about || snippet(review.old || review.version, 90),
+    outcome: review.outcome,
+    groupKey: [review.outcome, review.target, review.field ?? '', review.old, review.master].join('\u0000'),
+    old: review.old,
+    master: review.master,
+    version: review.version,
+    proposed: review.proposed,
+    choices: review.choices,
+    ownWords: review.outcome === 'to-decide' && canReword,
+  };
+}
+
+/**
+ * What the step from revision `from` to the latest asks of every version and adjustment. Adjustments hold what their
+ * target looked like when they were written, so steps several revisions apart need no replay.
+ */
+export function upkeep(family: Family, from: number): UpkeepReport {
+  const to = latest(family);
+  const before = family.revisions.find((r) => r.n === from) ?? to;
+  const entries: UpkeepEntry[] = [];
+  const untouched = new Map<Id, number>();
+  for (const { version } of versionTree(family)) {
+    const reviewed = reviewVersion(family, version);
+    entries.push(...reviewed.entries);
+    untouched.set(version.id, reviewed.untouched);
+  }
+  return { from: before.n, to: to.n, masterChanges: masterChanges(before.content, to.content), entries, untouched };
+}
+
+/** The entries that wait for someone, with those that ask the same question together. */
+export function groupsToDecide(report: UpkeepReport): UpkeepEntry[][] {
+  const groups = new Map<string, UpkeepEntry[]>();
+  for (const e of report.entries)
+    if (waits(e)) groups.set(e.groupKey, [...(groups.get(e.groupKey) ?? []), e]);
+  return [...groups.values()];
+}

@@ -1,0 +1,21 @@
+import { type ItemBlock, itemRules } from '../activity/blocks';
+import type { Answer, ItemMark } from './answer';
+import type { Response } from './copy';
+
+/** Marks one answer by the item's own rule; what a rule cannot judge is left to the teacher. */
+export function markItem(item: ItemBlock, answer: Answer | undefined): ItemMark {
+  const rules = itemRules(item);
+  if (!answer || rules.isEmpty(answer)) return { verdict: 'empty', points: 0, outOf: item.points, why: 'Nothing was given.' };
+  return rules.mark(item, answer);
+}
+
+/** The mark that counts: the teacher's where there is one, else the computed one. */
+export function markThatCounts(
+  item: ItemBlock,
+  answer: Answer | undefined,
+  response: Response | undefined,
+): ItemMark & { readonly byTeacher: boolean } {
+  const own = response?.marks[item.id];
+  if (own) return { verdict: own.verdict, points: own.points, outOf: item.points, why: 'Marked by you.', byTeacher: true };
+  return { ...markItem(item, answer), byTeacher: false };
+}

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { familySchema } from './activity/family';
+import { handOutSchema } from './assign/hand-out';
+import { classSchema, groupSchema, learnerSchema } from './learners/learner';
+import { copySchema, markingSchema } from './work/copy';
+
+/** A picture, kept once by its content's address. */
+export const assetSchema = z.object({
+  id: z.string().max(80),
+  mime: z.enum(['image/png', 'image/jpeg', 'image/svg+xml', 'image/webp', 'image/gif']),
+  name: z.string().max(200),
+  /** The bytes in base64. */
+  data: z.string().regex(/^[A-Za-z0-9+/]*={0,2}$/),
+});
+export type Asset = z.infer<typeof assetSchema>;
+
+/** The collections of a workspace, each record under its id. */
+export const recordSchemas = {
+  families: familySchema,
+  learners: learnerSchema,
+  classes: classSchema,
+  groups: groupSchema,
+  handOuts: handOutSchema,
+  copies: copySchema,
+  markings: markingSchema,
+  assets: assetSchema,
+};
+export type CollectionName = keyof typeof recordSchemas;
+export const COLLECTIONS = Object.keys(recordSchemas) as CollectionName[];
+export type RecordOf<C extends CollectionName> = z.infer<(typeof recordSchemas)[C]>;
+
+/** All that a teacher keeps. */
+export type Workspace = { readonly [C in CollectionName]: Readonly<Record<string, RecordOf<C>>> };
+
+export const emptyWorkspace = (): Workspace => ({
+  families: {},
+  learners: {},
+  classes: {},
+  groups: {},
+  handOuts: {},
+  copies: {},
+  markings: {},
+  assets: {},
+});
+
+/** Records in the order they were made. */
+export const listOf = <T>(records: Readonly<Record<string, T>>): T[] => Object.values(records);
