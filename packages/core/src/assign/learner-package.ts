@@ -26,7 +26,10 @@ export const learnerPackageSchema = z.strictObject({
 export type LearnerPackage = z.infer<typeof learnerPackageSchema>;
 
 /** A title of the activity is the learner's to see; a version's name is not. */
-export function learnerPackage(handOut: HandOut, frozen: Frozen): LearnerPackage {
+export function learnerPackage(
+  handOut: Pick<HandOut, 'id' | 'title' | 'note' | 'way' | 'dueAt'>,
+  frozen: Frozen,
+): LearnerPackage {
   const pages = frozen.content.pages.map((p) => ({
     id: p.id,
     title: p.title,

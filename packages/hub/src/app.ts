@@ -1,0 +1,49 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { join } from 'node:path';
+
+/** Serves the built application from `folder`; every address without a file is the application's own. */
+export function hubApp(folder: string): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          // Angular and PrimeNG write their components' styles into the page.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'", 'data:'],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'", 'blob:'],
+          objectSrc: ["'none'"],
+          baseUri: ["'self'"],
+          frameAncestors: ["'none'"],
+          formAction: ["'self'"],
+        },
+      },
+      // Served on this machine over plain http.
+      strictTransportSecurity: false,
+      referrerPolicy: { policy: 'no-referrer' },
+    }),
+  );
+  app.use(compression());
+  app.use(
+    express.static(folder, {
+      index: 'index.html',
+      setHeaders: (res, path) => {
+        // File names carry their content's hash, but for the page itself.
+        res.setHeader('Cache-Control', /-[A-Z0-9]{8}\.\w+$/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache');
+      },
+    }),
+  );
+  app.get('/*splat', (_req, res) => {
+    res.setHeader('Cache-Control', 'no-cache');
+    res.sendFile(join(folder, 'index.html'));
+  });
+  return app;
+}

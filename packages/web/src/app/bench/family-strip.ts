@@ -1,0 +1,137 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink, RouterLinkActive } from '@angular/router';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { latest, learnersWith, listOf, versionTree } from '@lorvet/core';
+import { upkeepWaiting } from '../store/selectors';
+import { SwatchMark } from '../ui/swatch';
+import { BenchView } from './bench-view';
+import { NewVersion } from './new-version';
+
+/** The family: the master and its versions as a tree, and what waits. */
+@Component({
+  selector: 'lv-family-strip',
+  imports: [RouterLink, RouterLinkActive, SwatchMark, LucideDynamicIcon, NewVersion],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (view.family(); as family) {
+      <nav aria-label="Family">
+        <h3>Family</h3>
+        <a [routerLink]="['/bench', family.id]" routerLinkActive="on" [routerLinkActiveOptions]="{ exact: true }" ariaCurrentWhenActive="page">
+          <lv-swatch [swatch]="null" />
+          <span><strong>{{ title() }}</strong><small>master · revision {{ revision() }}{{ family.draft ? ' + changes' : '' }}</small></span>
+        </a>
+        @for (v of versions(); track v.id) {
+          <a
+            [routerLink]="['/bench', family.id, v.id]"
+            routerLinkActive="on"
+            ariaCurrentWhenActive="page"
+            [style.margin-left.px]="12 + v.depth * 18"
+            class="version"
+          >
+            <lv-swatch [swatch]="v.swatch" />
+            <span><strong>{{ v.name }}</strong><small>{{ v.changes }} · {{ v.learners }}</small></span>
+          </a>
+        }
+      </nav>
+      <button class="btn" type="button" (click)="adding.set(true)"><svg lucideIcon="plus"></svg>New version</button>
+      @if (waiting(); as n) {
+        <div class="card ochre">
+          <h3>{{ n }} to decide</h3>
+          <p class="small">The master changed what {{ n === 1 ? 'a version' : 'versions' }} had changed as well.</p>
+          <a class="btn" [routerLink]="['/bench', family.id, 'upkeep']">Open upkeep</a>
+        </div>
+      } @else if (family.revisions.length > 1) {
+        <a class="btn quiet" [routerLink]="['/bench', family.id, 'upkeep']">Last upkeep</a>
+      }
+      <lv-new-version [(open)]="adding" />
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-direction: column;
+      gap: 10px;
+      padding: 14px 12px;
+    }
+    nav {
+      display: grid;
+      gap: 3px;
+    }
+    h3 {
+      margin: 0 0 4px 6px;
+    }
+    a:not(.btn) {
+      display: flex;
+      align-items: center;
+      gap: 9px;
+      padding: 6px;
+      border-radius: var(--r);
+      text-decoration: none;
+    }
+    a:not(.btn):hover {
+      background: var(--sunken);
+    }
+    a.on:not(.btn) {
+      background: var(--accent-soft);
+    }
+    .version {
+      position: relative;
+    }
+    .version::before {
+      content: '';
+      position: absolute;
+      left: -7px;
+      top: -3px;
+      bottom: 0;
+      border-left: 2px solid var(--line);
+    }
+    span,
+    strong,
+    small {
+      display: block;
+      min-width: 0;
+      line-height: 1.3;
+    }
+    strong {
+      font-weight: 650;
+      overflow-wrap: anywhere;
+    }
+    .card {
+      display: grid;
+      gap: 6px;
+    }
+    .card .btn {
+      justify-self: start;
+    }
+  `,
+})
+export class FamilyStrip {
+  protected readonly view = inject(BenchView);
+  protected readonly adding = signal(false);
+  protected readonly title = computed(() => this.view.master()?.title ?? '');
+  protected readonly revision = computed(() => {
+    const family = this.view.family();
+    return family ? latest(family).n : 0;
+  });
+  protected readonly waiting = computed(() => {
+    const family = this.view.family();
+    return family ? upkeepWaiting(family) : 0;
+  });
+  protected readonly versions = computed(() => {
+    const family = this.view.family();
+    if (!family) return [];
+    const handOuts = listOf(this.view.work.handOuts());
+    return versionTree(family).map(({ version, depth }) => {
+      const n = version.adjustments.length;
+      const learners = learnersWith(handOuts, family.id, version.id).length;
+      return {
+        id: version.id,
+        name: version.name,
+        swatch: version.swatch,
+        depth,
+        changes: `${n} ${version.basis ? 'more' : n === 1 ? 'change' : 'changes'}`,
+        learners: `${learners} learner${learners === 1 ? '' : 's'}`,
+      };
+    });
+  });
+}

@@ -1,0 +1,150 @@
+import { CdkDrag, CdkDragDrop, CdkDragHandle, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { LucideDynamicIcon } from '@lucide/angular';
+import {
+  type Block,
+  BLOCK_KIND_NAMES,
+  blockKinds,
+  type BlockKindName,
+  type Content,
+  freshBlock,
+  type Id,
+  latest,
+  pendingUpkeep,
+  saveRevision,
+  waits,
+  withWords,
+} from '@lorvet/core';
+import { BenchActions } from '../store/actions';
+import { isTyping } from '../ui/keys';
+import { Notice } from '../ui/notice';
+import { Words } from '../ui/words';
+import { BenchBlock } from './bench-block';
+import { BenchView, nameOf, numbersOf } from './bench-view';
+import { moveBlock, placeBlock, withoutBlock, withPage } from './master-edits';
+
+/** The master as it is written: its pages, block by block. */
+@Component({
+  selector: 'lv-master-page',
+  imports: [BenchBlock, Words, CdkDrag, CdkDragHandle, CdkDropList, CdkDropListGroup, LucideDynamicIcon, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './master-page.html',
+  styleUrl: './pages.css',
+})
+export class MasterPage {
+  protected readonly view = inject(BenchView);
+  private readonly notice = inject(Notice);
+  private readonly router = inject(Router);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly kinds = BLOCK_KIND_NAMES.map((kind) => ({ kind, label: blockKinds[kind].label }));
+  protected readonly announced = signal('');
+  protected readonly numbers = computed(() => {
+    const master = this.view.master();
+    return master ? numbersOf(master) : new Map<Id, number>();
+  });
+  protected readonly nextRevision = computed(() => {
+    const family = this.view.family();
+    return family ? latest(family).n + 1 : 1;
+  });
+
+  protected name(block: Block): string {
+    return nameOf(block, this.numbers().get(block.id) ?? 0);
+  }
+
+  protected add(kind: string, pageId: Id, after: Id | null): void {
+    const known = BLOCK_KIND_NAMES.find((k) => k === kind);
+    if (!known) return;
+    const ids = [...this.view.work.stamp(8).ids];
+    const newId = () => ids.shift() ?? crypto.randomUUID();
+    const block = freshBlock(known as BlockKindName, newId(), newId);
+    this.view.changeMaster((c) => placeBlock(c, block, pageId, after), `add ${blockKinds[known].label.toLowerCase()}`);
+    this.choose(block.id, true);
+  }
+
+  protected words(block: Block, field: string, text: string): void {
+    this.view.changeBlock(withWords(block, field, text), 'words', `${block.id} ${field}`);
+  }
+
+  protected change(block: Block): void {
+    this.view.changeBlock(block, this.name(block).toLowerCase());
+  }
+
+  protected remove(block: Block): void {
+    this.view.changeMaster((c) => withoutBlock(c, block.id), `remove ${this.name(block).toLowerCase()}`);
+    this.notice.done('Removed from the master', 'Undo brings it back.');
+  }
+
+  protected move(block: Block, by: -1 | 1): void {
+    this.view.changeMaster((c) => moveBlock(c, block.id, by), `move ${this.name(block).toLowerCase()}`);
+    this.announced.set(`${this.name(block)} moved ${by < 0 ? 'up' : 'down'}`);
+    this.choose(block.id);
+  }
+
+  protected dropped(event: CdkDragDrop<Id, Id, Block>): void {
+    const from = event.previousContainer.data;
+    const to = event.container.data;
+    if (from === to && event.previousIndex === event.currentIndex) return;
+    const block = event.item.data;
+    this.view.changeMaster((c) => {
+      const taken = withoutBlock(c, block.id);
+      const page = taken.pages.find((p) => p.id === to);
+      return placeBlock(taken, block, to, page?.blocks[event.currentIndex - 1]?.id ?? null);
+    }, `move ${this.name(block).toLowerCase()}`);
+  }
+
+  protected keyed(event: KeyboardEvent, block: Block): void {
+    if (isTyping(event)) return;
+    if (event.altKey && event.key === 'ArrowUp') this.move(block, -1);
+    else if (event.altKey && event.key === 'ArrowDown') this.move(block, 1);
+    else if (event.key === 'Delete') this.remove(block);
+    else return;
+    event.preventDefault();
+  }
+
+  protected addPage(): void {
+    const [id] = this.view.work.stamp(1).ids;
+    if (id) this.view.changeMaster((c) => withPage(c, id), 'add a page');
+  }
+
+  protected titlePage(pageId: Id, title: string): void {
+    this.view.changeMaster(
+      (c) => ({ ...c, pages: c.pages.map((p) => (p.id === pageId ? { ...p, title } : p)) }),
+      'title of a page',
+      `page ${pageId}`,
+    );
+  }
+
+  protected removePage(pageId: Id): void {
+    this.view.changeMaster((c: Content) => ({ ...c, pages: c.pages.filter((p) => p.id !== pageId) }), 'remove a page');
+    this.notice.done('Page removed', 'Undo brings it back.');
+  }
+
+  protected save(note: string): void {
+    const family = this.view.family();
+    if (!family?.draft) return;
+    const stamp = this.view.work.stamp();
+    const { report } = saveRevision(family, family.draft, note, { at: stamp.at, by: stamp.author });
+    this.view.work.dispatch(BenchActions.revisionSaved({ familyId: family.id, note, stamp }));
+    const now = this.view.family();
+    const left = now ? pendingUpkeep(now).entries.filter(waits).length : 0;
+    if (left > 0 || report.entries.length > 0) void this.router.navigate(['/bench', family.id, 'upkeep']);
+    else this.notice.done(`Revision ${report.to} saved`, family.versions.length ? 'It asks nothing of the versions.' : '');
+  }
+
+  protected drop(): void {
+    const family = this.view.family();
+    if (family) this.view.work.dispatch(BenchActions.draftDropped({ familyId: family.id }));
+    this.notice.done('Back to the last revision', 'Undo brings your changes back.');
+  }
+
+  private choose(id: Id, open = false): void {
+    this.view.chosen.set(id);
+    setTimeout(() => {
+      const el = this.host.nativeElement.querySelector<HTMLElement>(`[data-block="${CSS.escape(id)}"]`);
+      if (open) el?.querySelector<HTMLElement>('lv-words button')?.click();
+      else el?.focus();
+      el?.scrollIntoView({ block: 'nearest' });
+    });
+  }
+}

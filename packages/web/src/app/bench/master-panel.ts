@@ -1,0 +1,156 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { type Block, DEMANDS, findBlock, isItem, type ItemBlock, listOf, measure, whereUsed } from '@lorvet/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { BenchView, nameOf, numbersOf } from './bench-view';
+import { MeasuresTable } from './measures-table';
+
+/** Beside the master: what the chosen item is for, where it is used; else what the activity is for. */
+@Component({
+  selector: 'lv-master-panel',
+  imports: [MeasuresTable, LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (view.master(); as master) {
+      <div class="stack">
+        @if (chosen(); as b) {
+          <h3>Chosen: {{ b.name }}</h3>
+          @if (b.item; as item) {
+            <label class="field">Objective
+              <select #o (change)="set(item, { objectiveId: o.value || undefined })">
+                <option value="">none</option>
+                @for (x of master.objectives; track x.id) {<option [value]="x.id" [selected]="x.id === item.objectiveId">{{ x.text }}</option>}
+              </select>
+            </label>
+            <div class="two">
+              <label class="field">Demand
+                <select #d (change)="setDemand(item, d.value)">
+                  @for (x of demands; track x) {<option [value]="x" [selected]="x === item.demand">{{ x }}</option>}
+                </select>
+              </label>
+              <label class="field">Points
+                <input #p type="number" min="0" max="100" [value]="item.points" (change)="set(item, { points: clamp(p.valueAsNumber) })" />
+              </label>
+            </div>
+            <label class="field">Hint for everybody
+              <textarea #h rows="2" [value]="item.hint ?? ''" (change)="set(item, { hint: h.value.trim() || undefined })"></textarea>
+            </label>
+            @if (item.kind === 'short-text') {
+              <label class="check"><input type="checkbox" #s [checked]="item.spellingTolerant" (change)="set(item, { spellingTolerant: s.checked })" />A slip of spelling still counts</label>
+            }
+          } @else if (b.canBeTeachers) {
+            <label class="check"><input type="checkbox" #t [checked]="b.block.audience === 'teacher'" (change)="setAudience(b.block, t.checked)" />Only for you, never shown to learners</label>
+          }
+          @if (uses().length) {
+            <h3>In the versions</h3>
+            <ul class="uses">
+              @for (u of uses(); track u.versionId) {
+                <li><strong>{{ u.versionName }}</strong> {{ u.how }}<small>{{ u.learnerIds.length }} learner{{ u.learnerIds.length === 1 ? '' : 's' }}</small></li>
+              }
+            </ul>
+          }
+          <button class="btn quiet" type="button" (click)="view.chosen.set(null)">About the whole activity</button>
+        } @else {
+          <h3>About this activity</h3>
+          <label class="field">Title <input #title maxlength="200" [value]="master.title" (change)="about({ title: title.value.trim() || master.title })" /></label>
+          <label class="field">Subject <input #subject maxlength="100" [value]="master.subject" (change)="about({ subject: subject.value.trim() })" /></label>
+          <label class="field">Ages <input #ages maxlength="40" [value]="master.ages" (change)="about({ ages: ages.value.trim() })" /></label>
+          <h3>Objectives</h3>
+          <ul class="stack objectives">
+            @for (o of master.objectives; track o.id) {
+              <li class="row">
+                <input class="input grow" #text [value]="o.text" [attr.aria-label]="'Objective ' + ($index + 1)" (change)="objective(o.id, text.value)" />
+                <button class="btn quiet icon" type="button" [attr.aria-label]="'Remove objective ' + o.text" (click)="objective(o.id, '')"><svg lucideIcon="x"></svg></button>
+              </li>
+            }
+            <li><form class="row" (submit)="$event.preventDefault(); addObjective(fresh.value); fresh.value = ''">
+              <input class="input grow" #fresh maxlength="300" aria-label="New objective" placeholder="New objective" /><button class="btn" type="submit">Add</button>
+            </form></li>
+          </ul>
+          <lv-measures-table [master]="measures()" />
+        }
+      </div>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: 1fr 80px;
+      gap: 8px;
+    }
+    .uses li {
+      padding: 5px 0;
+      border-bottom: 1px solid var(--line);
+    }
+    .uses small {
+      display: block;
+    }
+    .objectives {
+      gap: 5px;
+    }
+    .objectives .row {
+      gap: 2px;
+      flex-wrap: nowrap;
+    }
+  `,
+})
+export class MasterPanel {
+  protected readonly view = inject(BenchView);
+  protected readonly demands = DEMANDS;
+  protected readonly measures = computed(() => measure(this.view.master() as NonNullable<ReturnType<BenchView['master']>>));
+  protected readonly chosen = computed(() => {
+    const master = this.view.master();
+    const block = master && findBlock(master, this.view.chosen() ?? '')?.block;
+    if (!master || !block) return null;
+    const canBeTeachers = ['text', 'instruction', 'picture', 'heading'].includes(block.kind);
+    return { block, item: isItem(block) ? block : null, name: nameOf(block, numbersOf(master).get(block.id) ?? 0), canBeTeachers };
+  });
+  protected readonly uses = computed(() => {
+    const family = this.view.family();
+    const id = this.view.chosen();
+    return family && id ? whereUsed(family, id, listOf(this.view.work.handOuts())) : [];
+  });
+
+  protected clamp(n: number): number {
+    return Number.isFinite(n) ? Math.min(100, Math.max(0, n)) : 1;
+  }
+
+  protected set(item: ItemBlock, patch: { [K in 'objectiveId' | 'hint' | 'points' | 'spellingTolerant']?: unknown }): void {
+    const next: Record<string, unknown> = { ...item, ...patch };
+    for (const [k, v] of Object.entries(patch)) if (v === undefined) delete next[k];
+    this.view.changeBlock(next as Block, 'what an item is for');
+  }
+
+  protected setDemand(item: ItemBlock, value: string): void {
+    const demand = DEMANDS.find((d) => d === value);
+    if (demand) this.view.changeBlock({ ...item, demand }, 'demand of an item');
+  }
+
+  protected setAudience(block: Block, teacher: boolean): void {
+    if (block.kind === 'teacher-note') return;
+    this.view.changeBlock({ ...block, audience: teacher ? 'teacher' : 'learner' }, 'whom a block is for');
+  }
+
+  protected about(patch: { title?: string; subject?: string; ages?: string }): void {
+    this.view.changeMaster((c) => ({ ...c, ...patch }), 'about this activity');
+  }
+
+  protected objective(id: string, text: string): void {
+    const words = text.trim();
+    this.view.changeMaster(
+      (c) => ({
+        ...c,
+        objectives: words ? c.objectives.map((o) => (o.id === id ? { ...o, text: words } : o)) : c.objectives.filter((o) => o.id !== id),
+      }),
+      'objectives',
+    );
+  }
+
+  protected addObjective(text: string): void {
+    const [id] = this.view.work.stamp(1).ids;
+    if (text.trim() && id)
+      this.view.changeMaster((c) => ({ ...c, objectives: [...c.objectives, { id, text: text.trim() }] }), 'objectives');
+  }
+}

@@ -1,0 +1,80 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { Location } from '@angular/common';
+import { Router } from '@angular/router';
+import { type Answer, type Comfort, classOf, freeze, type HandOut, latest, learnerPackage, listOf, personalValues, PLAIN_COMFORT } from '@lorvet/core';
+import { Clock } from '../platform/clock';
+import { HandOutActions } from '../store/actions';
+import { WorkspaceStore } from '../store/workspace';
+import { SheetView } from './sheet-view';
+
+/** A version, or one learner's sheet of a plan, exactly as it would stand on the desk. Nothing written here is kept. */
+@Component({
+  selector: 'lv-look-as',
+  imports: [SheetView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (sheet(); as s) {
+      <lv-sheet-view [sheet]="s" [answers]="answers()" [comfort]="comfort()" [status]="status()" (answered)="try($event.id, $event.answer)" (submitted)="back()" (comfortChanged)="tried.set($event)" (left)="back()" />
+    } @else {
+      <main class="empty"><h1>Nothing to look at</h1><p>This learner has no version in the plan.</p><button class="btn" type="button" (click)="back()">Back</button></main>
+    }
+  `,
+})
+export class LookAs {
+  readonly handOutId = input<string>();
+  readonly learnerId = input<string>();
+  readonly versionId = input<string>();
+  readonly family = input<string>();
+  private readonly work = inject(WorkspaceStore);
+  private readonly clock = inject(Clock);
+  private readonly location = inject(Location);
+  private readonly router = inject(Router);
+  protected readonly answers = signal<Readonly<Record<string, Answer>>>({});
+  protected readonly tried = signal<Comfort | null>(null);
+
+  private readonly plan = computed(() => this.work.handOuts()[this.handOutId() ?? '']);
+  private readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
+  protected readonly comfort = computed(() => this.tried() ?? this.learner()?.comfort ?? PLAIN_COMFORT);
+  protected readonly status = computed(() =>
+    this.learner() ? `You look as ${this.learner()?.name}. Nothing is kept.` : 'You look as a learner. Nothing is kept.',
+  );
+
+  protected readonly sheet = computed(() => {
+    const plan = this.plan();
+    const learner = this.learner();
+    if (!plan) return this.versionAlone();
+    const family = this.work.families()[plan.familyId];
+    const given = plan.frozen[plan.given[this.learnerId() ?? ''] ?? ''];
+    if (given) return learnerPackage(plan, given);
+    const line = plan.lines.find((l) => l.learnerId === learner?.id);
+    if (!family || !learner || !line) return null;
+    const values = personalValues(learner, classOf(learner.id, this.work.people()));
+    return learnerPackage(plan, freeze(family, line.versionId, this.clock.iso(), values));
+  });
+
+  constructor() {
+    effect(() => {
+      const plan = this.plan();
+      const id = this.learner()?.id;
+      if (!plan || !id || plan.state !== 'draft' || plan.lookedAs.includes(id)) return;
+      const handOut: HandOut = { ...plan, lookedAs: [...plan.lookedAs, id] };
+      untracked(() => this.work.dispatch(HandOutActions.planChanged({ handOut, label: 'look as a learner', mergeKey: 'look' })));
+    });
+  }
+
+  private versionAlone() {
+    const family = this.work.families()[this.family() ?? ''] ?? listOf(this.work.families()).find((f) => f.versions.some((v) => v.id === this.versionId()));
+    if (!family || !this.versionId()) return null;
+    const bare = { id: 'look', title: latest(family).content.title, note: '', way: 'one-each' as const, dueAt: null };
+    return learnerPackage(bare, freeze(family, this.versionId() ?? null, this.clock.iso(), {}));
+  }
+
+  protected try(id: string, answer: Answer): void {
+    this.answers.set({ ...this.answers(), [id]: answer });
+  }
+
+  protected back(): void {
+    if (history.length > 1) this.location.back();
+    else void this.router.navigate(['/shelf']);
+  }
+}

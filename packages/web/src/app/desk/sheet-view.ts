@@ -1,0 +1,79 @@
+import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, output, signal, untracked } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { type Answer, type Comfort, type LearnerPackage, PLAIN_COMFORT } from '@lorvet/core';
+import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { SwatchMark } from '../ui/swatch';
+import { whenIn } from '../ui/when';
+import { ComfortSettings, comfortStyle } from './comfort';
+
+const isEmpty = (a: Answer | undefined) => !a || (a.kind === 'choice' ? a.chosen.length === 0 : a.text.trim() === '');
+
+/** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
+@Component({
+  selector: 'lv-sheet-view',
+  imports: [LearnerBlockView, SwatchMark, ComfortSettings, LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './sheet-view.html',
+  styleUrls: ['./desk.css', './sheet-view.css'],
+  host: { '[style]': 'style()' },
+})
+export class SheetView {
+  readonly sheet = input.required<LearnerPackage>();
+  readonly answers = input<Readonly<Record<string, Answer>>>({});
+  readonly comfort = input<Comfort>(PLAIN_COMFORT);
+  readonly locked = input(false);
+  readonly name = input('');
+  /** What stands at the top: saved, handed in, looking as somebody. */
+  readonly status = input('');
+  readonly comment = input('');
+  readonly comments = input<Readonly<Record<string, string>>>({});
+  readonly answered = output<{ id: string; answer: Answer }>();
+  readonly submitted = output();
+  readonly comfortChanged = output<Comfort>();
+  readonly left = output();
+
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly whenIn = whenIn;
+  protected readonly at = signal(0);
+  protected readonly comfortOpen = signal(false);
+  protected readonly asking = signal(false);
+  protected readonly style = computed(() => comfortStyle(this.comfort()));
+  protected readonly page = computed(() => this.sheet().pages[this.at()]);
+  protected readonly canWrite = computed(() => !this.locked() && this.sheet().way === 'one-each');
+  private readonly items = computed(() =>
+    this.sheet().pages.flatMap((p, page) => p.blocks.filter((b) => 'prompt' in b).map((b) => ({ id: b.id, page }))),
+  );
+  protected readonly numbers = computed(() => new Map(this.items().map((x, i) => [x.id, i + 1])));
+  protected readonly dots = computed(() =>
+    this.sheet().pages.map((p, i) => {
+      const items = this.items().filter((x) => x.page === i);
+      return { id: p.id, done: items.length > 0 && items.every((x) => !isEmpty(this.answers()[x.id])), here: i === this.at() };
+    }),
+  );
+  protected readonly blanks = computed(() =>
+    this.items()
+      .filter((x) => isEmpty(this.answers()[x.id]))
+      .map((x) => ({ ...x, number: this.numbers().get(x.id) ?? 0 })),
+  );
+
+  constructor() {
+    effect(() => {
+      const pages = this.sheet().pages.length;
+      untracked(() => this.at.set(Math.min(this.at(), Math.max(0, pages - 1))));
+    });
+  }
+
+  protected turn(to: number): void {
+    this.at.set(to);
+    this.asking.set(false);
+    setTimeout(() => {
+      this.host.nativeElement.querySelector<HTMLElement>('main')?.focus();
+      this.host.nativeElement.scrollIntoView({ block: 'start' });
+    });
+  }
+
+  protected submit(): void {
+    this.asking.set(false);
+    this.submitted.emit();
+  }
+}

@@ -1,0 +1,167 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { Keeper } from './platform/keeper';
+import { isTyping } from './ui/keys';
+import { WorkspaceStore } from './store/workspace';
+
+const THEME = 'lorvet-theme';
+
+/** The teacher's frame around every place: where to go, undo and redo, what is kept. */
+@Component({
+  selector: 'lv-frame',
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'keyed($event)' },
+  template: `
+    <a class="skip" href="#place" (click)="skip($event)">To the work</a>
+    <header>
+      <a class="brand" routerLink="/shelf"><img src="favicon.svg" alt="" width="26" height="26" />Lorvet</a>
+      <nav aria-label="Places">
+        @for (p of places; track p.path) {
+          <a [routerLink]="p.path" routerLinkActive="on" ariaCurrentWhenActive="page">{{ p.name }}</a>
+        }
+      </nav>
+      <span class="grow"></span>
+      <span class="small kept" role="status">{{ keeper.saved() ? 'All kept' : 'Keeping …' }}</span>
+      <button class="btn quiet icon" type="button" [disabled]="!work.undoLabel()" (click)="work.undo()" [title]="work.undoLabel() ? 'Undo: ' + work.undoLabel() + ' (Ctrl Z)' : 'Nothing to undo'">
+        <svg lucideIcon="undo-2"></svg><span class="sr">{{ work.undoLabel() ? 'Undo: ' + work.undoLabel() : 'Undo' }}</span>
+      </button>
+      <button class="btn quiet icon" type="button" [disabled]="!work.redoLabel()" (click)="work.redo()" [title]="work.redoLabel() ? 'Redo: ' + work.redoLabel() + ' (Ctrl Y)' : 'Nothing to redo'">
+        <svg lucideIcon="redo-2"></svg><span class="sr">{{ work.redoLabel() ? 'Redo: ' + work.redoLabel() : 'Redo' }}</span>
+      </button>
+      <button class="btn quiet icon" type="button" (click)="switchTheme()" [attr.aria-pressed]="dark()" title="Dark colours">
+        <svg [lucideIcon]="dark() ? 'sun' : 'moon'"></svg><span class="sr">Dark colours</span>
+      </button>
+      <a class="btn" routerLink="/desk">Learners’ desk</a>
+    </header>
+    <main id="place" tabindex="-1"><router-outlet /></main>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-rows: 50px minmax(0, 1fr);
+      height: 100%;
+    }
+    header {
+      display: flex;
+      align-items: center;
+      gap: 4px;
+      padding: 0 16px;
+      border-bottom: 1px solid var(--line);
+      background: var(--surface);
+    }
+    .brand {
+      display: flex;
+      gap: 9px;
+      align-items: center;
+      margin-right: 18px;
+      font: 20px var(--serif);
+      text-decoration: none;
+    }
+    nav {
+      display: flex;
+      align-self: stretch;
+      overflow-x: auto;
+      scrollbar-width: none;
+    }
+    nav a {
+      display: flex;
+      align-items: center;
+      padding: 0 12px;
+      color: var(--ink-2);
+      font-weight: 500;
+      text-decoration: none;
+      border-bottom: 3px solid transparent;
+      border-top: 3px solid transparent;
+      white-space: nowrap;
+    }
+    nav a:focus-visible {
+      outline-offset: -3px;
+    }
+    nav a:hover {
+      color: var(--ink);
+    }
+    nav a.on {
+      color: var(--ink);
+      font-weight: 650;
+      border-bottom-color: var(--accent);
+    }
+    .kept {
+      padding-right: 6px;
+      white-space: nowrap;
+    }
+    main {
+      min-height: 0;
+      overflow: auto;
+      outline: none;
+    }
+    .skip {
+      position: absolute;
+      left: -999px;
+      z-index: 10;
+      padding: 8px 14px;
+      background: var(--surface);
+    }
+    .skip:focus {
+      left: 8px;
+      top: 8px;
+    }
+    @media (max-width: 760px) {
+      .kept,
+      header .btn:last-child {
+        display: none;
+      }
+      .brand {
+        margin-right: 4px;
+      }
+    }
+    @media print {
+      header {
+        display: none;
+      }
+    }
+  `,
+})
+export class Frame {
+  protected readonly work = inject(WorkspaceStore);
+  protected readonly keeper = inject(Keeper);
+  protected readonly dark = signal(document.documentElement.classList.contains('dark'));
+  protected readonly places = [
+    { path: '/shelf', name: 'Shelf' },
+    { path: '/bench', name: 'Bench' },
+    { path: '/learners', name: 'Learners' },
+    { path: '/hand-outs', name: 'Hand-outs' },
+    { path: '/marking', name: 'Marking' },
+    { path: '/keeping', name: 'Keeping' },
+  ];
+
+  constructor() {
+    const wanted = localStorage.getItem(THEME) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
+    this.show(wanted === 'dark');
+  }
+
+  protected switchTheme(): void {
+    this.show(!this.dark());
+    localStorage.setItem(THEME, this.dark() ? 'dark' : 'light');
+  }
+
+  protected skip(event: Event): void {
+    event.preventDefault();
+    document.getElementById('place')?.focus();
+  }
+
+  protected keyed(event: KeyboardEvent): void {
+    if (!(event.ctrlKey || event.metaKey) || event.altKey || isTyping(event)) return;
+    const key = event.key.toLowerCase();
+    if (key === 'z' && !event.shiftKey) this.work.undo();
+    else if (key === 'y' || (key === 'z' && event.shiftKey)) this.work.redo();
+    else return;
+    event.preventDefault();
+  }
+
+  private show(dark: boolean): void {
+    this.dark.set(dark);
+    document.documentElement.classList.toggle('dark', dark);
+  }
+}

@@ -1,0 +1,110 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { EMPTY_NEEDS, type Group, type Learner, PLAIN_COMFORT, type SchoolClass } from '@lorvet/core';
+import { Clock } from '../platform/clock';
+import { LearnersActions } from '../store/actions';
+import { WorkspaceStore } from '../store/workspace';
+import { Notice } from '../ui/notice';
+import { ImportClassList } from './import-class-list';
+import { NeedsCardForm, type SavedCard } from './needs-card';
+
+/** The classes, groups and needs cards. */
+@Component({
+  selector: 'lv-learners',
+  imports: [LucideDynamicIcon, NeedsCardForm, ImportClassList],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './learners.html',
+  styleUrl: './learners.css',
+})
+export class Learners {
+  protected readonly work = inject(WorkspaceStore);
+  private readonly clock = inject(Clock);
+  private readonly notice = inject(Notice);
+  protected readonly people = this.work.people;
+  protected readonly part = signal<string>('');
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly fresh = signal<Learner | null>(null);
+  protected readonly importing = signal(false);
+
+  /** The class or group shown; all learners where none is. */
+  protected readonly shownPart = computed<SchoolClass | Group | null>(
+    () => [...this.people().classes, ...this.people().groups].find((p) => p.id === this.part()) ?? null,
+  );
+  protected readonly isGroup = computed(() => this.people().groups.some((g) => g.id === this.part()));
+  protected readonly rows = computed(() => {
+    const { learners, classes, groups } = this.people();
+    const part = this.shownPart();
+    return learners
+      .filter((l) => !part || part.learnerIds.includes(l.id))
+      .map((l) => ({
+        learner: l,
+        class: classes.find((c) => c.learnerIds.includes(l.id))?.name ?? '',
+        groups: groups.filter((g) => g.learnerIds.includes(l.id)).map((g) => g.name),
+        says: [
+          ...l.needs.supports,
+          ...(l.needs.wantsMore ? ['wants more'] : []),
+          ...l.needs.languages.map((x) => `speaks ${x}`),
+          ...(l.needs.goals.length ? [`${l.needs.goals.length} goal${l.needs.goals.length === 1 ? '' : 's'}`] : []),
+        ].join(' · '),
+      }))
+      .sort((a, b) => a.class.localeCompare(b.class) || a.learner.name.localeCompare(b.learner.name));
+  });
+  protected readonly card = computed(() => this.fresh() ?? this.people().learners.find((l) => l.id === this.chosen()) ?? null);
+  protected readonly homeOf = computed(() => {
+    const id = this.card()?.id;
+    const { classes, groups } = this.people();
+    const found = classes.find((c) => id !== undefined && c.learnerIds.includes(id))?.id;
+    return {
+      classId: found ?? (this.fresh() && !this.isGroup() ? this.part() : '') ?? '',
+      groupIds: groups.filter((g) => id !== undefined && (g.learnerIds.includes(id) || (this.fresh() && g.id === this.part()))).map((g) => g.id),
+    };
+  });
+
+  protected add(): void {
+    this.fresh.set({ id: this.clock.newId(), name: '', needs: EMPTY_NEEDS, comfort: PLAIN_COMFORT });
+  }
+
+  protected open(id: string): void {
+    this.fresh.set(null);
+    this.chosen.set(id);
+  }
+
+  protected save(card: SavedCard): void {
+    const label = this.fresh() ? `new learner ${card.learner.name}` : `needs card of ${card.learner.name}`;
+    this.work.dispatch(LearnersActions.learnerSaved({ ...card, label }));
+    this.chosen.set(card.learner.id);
+    this.fresh.set(null);
+    this.notice.done(`${card.learner.name} is kept`);
+  }
+
+  protected remove(learner: Learner): void {
+    this.work.dispatch(LearnersActions.learnerRemoved({ id: learner.id, name: learner.name }));
+    this.chosen.set(null);
+    this.notice.done(`${learner.name} was removed`, 'Undo brings the card back. Work that was handed in stays.');
+  }
+
+  protected addPart(kind: 'class' | 'group', name: string): void {
+    const id = this.clock.newId();
+    if (!name.trim()) return;
+    if (kind === 'class')
+      this.work.dispatch(LearnersActions.classSaved({ schoolClass: { id, name: name.trim(), learnerIds: [] } }));
+    else this.work.dispatch(LearnersActions.groupSaved({ group: { id, name: name.trim(), purpose: '', learnerIds: [] } }));
+    this.part.set(id);
+  }
+
+  protected rename(name: string): void {
+    const part = this.shownPart();
+    if (!part || !name.trim()) return;
+    if ('purpose' in part) this.work.dispatch(LearnersActions.groupSaved({ group: { ...part, name: name.trim() } }));
+    else this.work.dispatch(LearnersActions.classSaved({ schoolClass: { ...part, name: name.trim() } }));
+  }
+
+  protected removePart(): void {
+    const part = this.shownPart();
+    if (!part) return;
+    const named = { id: part.id, name: part.name };
+    this.work.dispatch('purpose' in part ? LearnersActions.groupRemoved(named) : LearnersActions.classRemoved(named));
+    this.part.set('');
+    this.notice.done(`“${part.name}” was removed`, 'Its learners are still here. Undo brings it back.');
+  }
+}

@@ -1,0 +1,208 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  alignedItems,
+  copyIdOf,
+  copyState,
+  emptyResponse,
+  findBlock,
+  type Id,
+  isItem,
+  type ItemBlock,
+  itemRules,
+  itemsOf,
+  keyWordsOf,
+  lineageOf,
+  markThatCounts,
+  type Response,
+  responseTo,
+  snippet,
+  type Verdict,
+  whereUsed,
+} from '@lorvet/core';
+import { Clock } from '../platform/clock';
+import { MarkingActions } from '../store/actions';
+import { WorkspaceStore } from '../store/workspace';
+import { Notice } from '../ui/notice';
+import { SwatchMark } from '../ui/swatch';
+
+const SIGNS: Record<Verdict | 'absent', { readonly sign: string; readonly says: string }> = {
+  right: { sign: '✓', says: 'right' },
+  partly: { sign: '◐', says: 'partly' },
+  'not-yet': { sign: '✕', says: 'not yet' },
+  yours: { sign: '●', says: 'yours to mark' },
+  empty: { sign: '·', says: 'nothing given' },
+  absent: { sign: '–', says: 'not in this version' },
+};
+
+/** Learners down, the master's items across: one column is one question, whoever had which wording. */
+@Component({
+  selector: 'lv-marking',
+  imports: [RouterLink, SwatchMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './marking.html',
+  styleUrl: './marking.css',
+})
+export class MarkingGrid {
+  readonly id = input.required<string>();
+  private readonly work = inject(WorkspaceStore);
+  private readonly clock = inject(Clock);
+  private readonly notice = inject(Notice);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly signs = SIGNS;
+  protected readonly legend = Object.values(SIGNS);
+  protected readonly chosen = signal<{ row: number; column: number }>({ row: 0, column: 0 });
+  protected readonly whole = signal(false);
+
+  protected readonly handOut = computed(() => this.work.handOuts()[this.id()]);
+  protected readonly family = computed(() => this.work.families()[this.handOut()?.familyId ?? '']);
+  protected readonly columns = computed(() => {
+    const family = this.family();
+    const h = this.handOut();
+    if (!h) return [];
+    const items = family
+      ? alignedItems(family, h)
+      : [...new Map(Object.values(h.frozen).flatMap((f) => itemsOf(f.content).map((i) => [i.id, { id: i.id, words: i.prompt, added: false }]))).values()];
+    let number = 0;
+    return items.map((i) => ({ ...i, name: i.added ? '+' : `${++number}`, short: snippet(i.words.replace(/\[\w+\],?\s*/g, ''), 200) }));
+  });
+  protected readonly rows = computed(() => {
+    const h = this.handOut();
+    if (!h) return [];
+    const now = this.clock.local();
+    const people = this.work.people();
+    return Object.entries(h.given).flatMap(([learnerId, hash]) => {
+      const frozen = h.frozen[hash];
+      if (!frozen) return [];
+      const id = copyIdOf(h.id, learnerId);
+      const copy = this.work.copies()[id];
+      const marking = this.work.markings()[id];
+      const go = copy?.goes.at(-1);
+      const response = responseTo(marking, go?.n ?? 1);
+      const name = people.learners.find((l) => l.id === learnerId)?.name ?? 'A removed learner';
+      const state = copyState(h, copy, marking, now);
+      const cells = this.columns().map((c) => {
+        const block = findBlock(frozen.content, c.id)?.block;
+        if (!block || !isItem(block)) return { id: c.id, item: null, verdict: 'absent' as const, byTeacher: false };
+        const mark = markThatCounts(block, go?.answers[c.id], response);
+        return { id: c.id, item: block as ItemBlock | null, verdict: mark.verdict, byTeacher: mark.byTeacher };
+      });
+      return [{ learnerId, name, copy, marking, go, frozen, response, state, cells }];
+    });
+  });
+  protected readonly toLook = computed(() => this.rows().filter((r) => r.state === 'submitted').length);
+  protected readonly complete = computed(() => this.rows().filter((r) => r.state === 'complete').length);
+
+  protected readonly row = computed(() => this.rows()[this.chosen().row]);
+  protected readonly cell = computed(() => {
+    const row = this.row();
+    const cell = row?.cells[this.chosen().column];
+    if (!row || !cell?.item) return null;
+    return this.detail(row, cell.item);
+  });
+  protected readonly sheet = computed(() => {
+    const row = this.row();
+    return row ? itemsOf(row.frozen.content).map((i) => this.detail(row, i)) : [];
+  });
+  protected readonly lineage = computed(() => {
+    const row = this.row();
+    const family = this.family();
+    const h = this.handOut();
+    const cell = this.cell();
+    if (!row || !family || !h || !cell) return null;
+    const copy = row.copy ?? { id: '', handOutId: h.id, learnerId: row.learnerId, frozen: h.given[row.learnerId] ?? '', goes: [] };
+    return lineageOf(family, h, copy, cell.item.id) ?? null;
+  });
+  /** How everybody did on the chosen question, over all its wordings. */
+  protected readonly across = computed(() => {
+    const { column } = this.chosen();
+    const family = this.family();
+    const id = this.columns()[column]?.id;
+    const cells = this.rows().map((r) => r.cells[column]).filter((c) => c?.item);
+    const wordings = new Set(cells.map((c) => c?.item?.prompt));
+    const uses = family && id ? whereUsed(family, id, []).filter((u) => u.how === 'left out').map((u) => u.versionName) : [];
+    return { had: cells.length, wordings: wordings.size, right: cells.filter((c) => c?.verdict === 'right').length, leftOut: uses };
+  });
+
+  private detail(row: ReturnType<typeof this.rows>[number], item: ItemBlock) {
+    const answer = row.go?.answers[item.id];
+    const mark = markThatCounts(item, answer, row.response);
+    const before = (row.copy?.goes ?? []).slice(0, -1).flatMap((g) => {
+      const a = g.answers[item.id];
+      return a ? [{ n: g.n, words: itemRules(item).answerWords(item, a) }] : [];
+    });
+    return {
+      item,
+      mark,
+      words: answer ? itemRules(item).answerWords(item, answer) : '',
+      key: keyWordsOf(item).join(' / '),
+      before,
+      comment: row.response?.comments[item.id] ?? '',
+    };
+  }
+
+  protected choose(row: number, column: number, focus = false): void {
+    const r = Math.max(0, Math.min(this.rows().length - 1, row));
+    const c = Math.max(0, Math.min(this.columns().length - 1, column));
+    this.chosen.set({ row: r, column: c });
+    if (focus) setTimeout(() => this.host.nativeElement.querySelector<HTMLElement>(`[data-cell="${r}-${c}"]`)?.focus());
+  }
+
+  protected keyed(event: KeyboardEvent): void {
+    const { row, column } = this.chosen();
+    const move = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key];
+    if (move) this.choose(row + (move[0] ?? 0), column + (move[1] ?? 0), true);
+    else if (event.key === 'Home') this.choose(row, 0, true);
+    else if (event.key === 'End') this.choose(row, this.columns().length - 1, true);
+    else return;
+    event.preventDefault();
+  }
+
+  protected mark(item: ItemBlock, verdict: 'right' | 'partly' | 'not-yet', points?: number): void {
+    const row = this.row();
+    if (!row) return;
+    const proposed = verdict === 'right' ? item.points : verdict === 'partly' ? item.points / 2 : 0;
+    const given = points !== undefined && Number.isFinite(points) ? Math.max(0, Math.min(item.points, points)) : proposed;
+    const marks = { ...(row.response ?? emptyResponse(1)).marks, [item.id]: { verdict, points: given } };
+    this.respond({ marks }, 'mark');
+  }
+
+  protected setPoints(item: ItemBlock, points: number): void {
+    const p = Math.max(0, Math.min(item.points, Number.isFinite(points) ? points : 0));
+    this.mark(item, p >= item.points ? 'right' : p > 0 ? 'partly' : 'not-yet', p);
+  }
+
+  protected unmark(item: ItemBlock): void {
+    const { [item.id]: _, ...marks } = this.row()?.response?.marks ?? {};
+    this.respond({ marks }, 'take a mark back');
+  }
+
+  protected commentOn(item: ItemBlock, text: string): void {
+    const { [item.id]: _, ...rest } = this.row()?.response?.comments ?? {};
+    this.respond({ comments: text.trim() ? { ...rest, [item.id]: text.trim() } : rest }, 'comment');
+  }
+
+  protected comment(text: string): void {
+    this.respond({ comment: text.trim() }, 'comment');
+  }
+
+  protected decide(decision: 'another go' | 'complete'): void {
+    const row = this.row();
+    if (!row?.go) return;
+    this.respond({ decision, decidedAt: this.clock.iso() }, decision === 'complete' ? 'complete' : 'ask for another go');
+    this.notice.done(decision === 'complete' ? `${row.name}: complete` : `${row.name} is asked for another go`, decision === 'another go' ? 'The first go is kept.' : '');
+    const next = this.rows().findIndex((r) => r.state === 'submitted');
+    if (next >= 0 && decision === 'complete') this.choose(next, this.chosen().column);
+  }
+
+  protected undecide(): void {
+    this.respond({ decision: null, decidedAt: null }, 'take a decision back');
+  }
+
+  private respond(patch: Partial<Response>, label: string): void {
+    const row = this.row();
+    const h = this.handOut();
+    if (!row || !h) return;
+    this.work.dispatch(MarkingActions.responseChanged({ copyId: copyIdOf(h.id, row.learnerId), go: row.go?.n ?? 1, patch, label }));
+  }
+}

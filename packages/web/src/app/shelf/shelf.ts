@@ -1,0 +1,84 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { type Family, latest, learnersWith, listOf, plainWords, versionTree } from '@lorvet/core';
+import { Dialog } from 'primeng/dialog';
+import { Clock } from '../platform/clock';
+import { ShelfActions } from '../store/actions';
+import { upkeepWaiting } from '../store/selectors';
+import { WorkspaceStore } from '../store/workspace';
+import { Notice } from '../ui/notice';
+import { SwatchMark } from '../ui/swatch';
+import { duplicateFamily, newFamily } from './new-family';
+
+/** Where the masters are kept, each with its family. */
+@Component({
+  selector: 'lv-shelf',
+  imports: [RouterLink, LucideDynamicIcon, SwatchMark, Dialog],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './shelf.html',
+  styleUrl: './shelf.css',
+})
+export class Shelf {
+  protected readonly work = inject(WorkspaceStore);
+  private readonly clock = inject(Clock);
+  private readonly router = inject(Router);
+  private readonly notice = inject(Notice);
+  protected readonly query = signal('');
+  protected readonly beginning = signal(false);
+
+  private readonly all = computed(() => {
+    const handOuts = listOf(this.work.handOuts());
+    const people = this.work.people();
+    return listOf(this.work.families()).map((family) => {
+      const { content, n, at } = latest(family);
+      const holders = learnersWith(handOuts, family.id);
+      const classes = people.classes.filter((c) => c.learnerIds.some((id) => holders.includes(id))).map((c) => c.name);
+      return {
+        family,
+        content,
+        revision: n,
+        on: at.slice(0, 10),
+        versions: versionTree(family).map((t) => t.version),
+        holders: holders.length,
+        classes: classes.join(', '),
+        waiting: upkeepWaiting(family),
+        pages: content.pages.length,
+        words: plainWords(
+          [content.title, content.subject, content.ages, ...content.objectives.map((o) => o.text), ...family.versions.map((v) => v.name)].join(' '),
+        ),
+      };
+    });
+  });
+  protected readonly shown = computed(() => {
+    const asked = plainWords(this.query()).split(' ').filter(Boolean);
+    return this.all().filter((x) => asked.every((w) => x.words.includes(w)));
+  });
+  protected readonly any = computed(() => this.all().length > 0);
+
+  protected begin(title: string, subject: string, ages: string, objectives: string): void {
+    if (!title.trim()) return;
+    const begun = {
+      title: title.trim(),
+      subject: subject.trim(),
+      ages: ages.trim(),
+      objectives: objectives.split('\n').map((o) => o.trim()).filter(Boolean),
+    };
+    const family = newFamily(begun, this.clock.iso(), 'Teacher', () => this.clock.newId());
+    this.work.dispatch(ShelfActions.familyAdded({ family, label: `new “${begun.title}”` }));
+    this.beginning.set(false);
+    void this.router.navigate(['/bench', family.id]);
+  }
+
+  protected duplicate(family: Family): void {
+    const copy = duplicateFamily(family, this.clock.iso(), 'Teacher', () => this.clock.newId());
+    this.work.dispatch(ShelfActions.familyAdded({ family: copy, label: `duplicate “${latest(family).content.title}”` }));
+    this.notice.done('Duplicated', 'The copy has the same versions and none of the pupils’ work.');
+  }
+
+  protected remove(family: Family): void {
+    const { title } = latest(family).content;
+    this.work.dispatch(ShelfActions.familyRemoved({ id: family.id, title }));
+    this.notice.done(`“${title}” was taken off the Shelf`, 'Undo brings it back. What was given out stays with the learners.');
+  }
+}

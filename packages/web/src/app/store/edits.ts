@@ -1,0 +1,308 @@
+import {
+  carryOver,
+  type CollectionName,
+  emptyResponse,
+  type Family,
+  giveOut,
+  type Id,
+  latest,
+  listOf,
+  recordInPlace,
+  type RecordOf,
+  resolveUpkeep,
+  saveRevision,
+  type Stamp,
+  type Version,
+  type Workspace,
+  withoutAdjustment,
+} from '@lorvet/core';
+import type { Action, ActionCreator } from '@ngrx/store';
+import { type Draft, original } from 'immer';
+import {
+  BenchActions,
+  DeskActions,
+  HandOutActions,
+  KeepingActions,
+  LearnersActions,
+  MarkingActions,
+  ShelfActions,
+  type Stamped,
+} from './actions';
+
+type Doc = Draft<Workspace>;
+
+/** What an action does to the workspace. Without a label it cannot be undone. */
+export interface Edit {
+  readonly run: (doc: Doc, action: Action) => void;
+  readonly label?: (action: Action) => string;
+  /** Following edits with the same key are undone together: the strokes of one text. */
+  readonly mergeKey?: (action: Action) => string | undefined;
+}
+
+interface TypedEdit<A> {
+  readonly run: (doc: Doc, action: A) => void;
+  readonly label?: (action: A) => string;
+  readonly mergeKey?: (action: A) => string | undefined;
+}
+
+// The type of the action is known by its creator's type string; the table below forgets it.
+const edit = <C extends ActionCreator>(creator: C, e: TypedEdit<ReturnType<C>>): [string, Edit] => [
+  creator.type,
+  e as unknown as Edit,
+];
+
+const coreStamp = (s: Stamped): Stamp => {
+  const ids = [...s.ids];
+  return { at: s.at, author: s.author, newId: () => ids.shift() ?? `${s.at}-${Math.random()}` };
+};
+
+/** The plain workspace behind a draft: what the core's functions take. */
+const plain = (doc: Doc): Workspace => original(doc) as Workspace;
+
+function put<C extends CollectionName>(doc: Doc, collection: C, record: RecordOf<C>): void {
+  (doc[collection] as Record<string, unknown>)[record.id] = record;
+}
+
+function changeFamily(doc: Doc, id: Id, change: (family: Family) => Family): void {
+  const family = plain(doc).families[id];
+  if (family) put(doc, 'families', change(family));
+}
+
+function changeVersion(doc: Doc, familyId: Id, versionId: Id, change: (v: Version, f: Family) => Version): void {
+  changeFamily(doc, familyId, (f) => ({
+    ...f,
+    versions: f.versions.map((v) => (v.id === versionId ? change(v, f) : v)),
+  }));
+}
+
+const without = (ids: readonly Id[], id: Id) => ids.filter((x) => x !== id);
+
+/** A removed version leaves its changes to those made on it, which stay as they are. */
+function withoutVersion(family: Family, versionId: Id): Family {
+  const gone = family.versions.find((v) => v.id === versionId);
+  if (!gone) return family;
+  return {
+    ...family,
+    versions: family.versions
+      .filter((v) => v !== gone)
+      .map((v) =>
+        v.basis === gone.id ? { ...v, basis: gone.basis, adjustments: [...gone.adjustments, ...v.adjustments] } : v,
+      ),
+  };
+}
+
+function peopleIn(w: Workspace) {
+  return { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
+}
+
+export const EDITS: ReadonlyMap<string, Edit> = new Map([
+  edit(ShelfActions.familyAdded, { run: (doc, { family }) => put(doc, 'families', family), label: (a) => a.label }),
+  edit(ShelfActions.familyRemoved, {
+    run: (doc, { id }) => {
+      delete doc.families[id];
+    },
+    label: (a) => `remove “${a.title}”`,
+  }),
+
+  edit(BenchActions.masterChanged, {
+    run: (doc, { familyId, content }) => changeFamily(doc, familyId, (f) => ({ ...f, draft: content })),
+    label: (a) => a.label,
+    mergeKey: (a) => a.mergeKey,
+  }),
+  edit(BenchActions.draftDropped, {
+    run: (doc, { familyId }) =>
+      changeFamily(doc, familyId, (f) => {
+        const { draft: _, ...rest } = f;
+        return rest;
+      }),
+    label: () => 'drop the unsaved changes',
+  }),
+  edit(BenchActions.revisionSaved, {
+    run: (doc, { familyId, note, stamp }) =>
+      changeFamily(doc, familyId, (f) =>
+        f.draft ? saveRevision(f, f.draft, note, { at: stamp.at, by: stamp.author }).family : f,
+      ),
+    label: () => 'save the revision',
+  }),
+  edit(BenchActions.versionAdded, {
+    run: (doc, { familyId, version }) =>
+      changeFamily(doc, familyId, (f) => ({ ...f, versions: [...f.versions, { ...version, upTo: latest(f).n }] })),
+    label: (a) => `new version “${a.version.name}”`,
+  }),
+  edit(BenchActions.versionRevised, {
+    run: (doc, { familyId, versionId, patch }) => changeVersion(doc, familyId, versionId, (v) => ({ ...v, ...patch })),
+    label: () => 'rename the version',
+    mergeKey: (a) => `rename ${a.versionId}`,
+  }),
+  edit(BenchActions.versionRemoved, {
+    run: (doc, { familyId, versionId }) => changeFamily(doc, familyId, (f) => withoutVersion(f, versionId)),
+    label: (a) => `remove version “${a.name}”`,
+  }),
+  edit(BenchActions.changedInPlace, {
+    run: (doc, { familyId, versionId, done, stamp }) =>
+      changeVersion(doc, familyId, versionId, (_, f) => recordInPlace(f, versionId, done, coreStamp(stamp))),
+    label: (a) => a.label,
+    mergeKey: (a) => (a.done.did === 'words' ? `words ${a.versionId} ${a.done.blockId} ${a.done.field}` : undefined),
+  }),
+  edit(BenchActions.adjustmentPatched, {
+    run: (doc, { familyId, versionId, adjustmentId, patch }) =>
+      changeVersion(doc, familyId, versionId, (v) => ({
+        ...v,
+        adjustments: v.adjustments.map((a) => {
+          if (a.id !== adjustmentId) return a;
+          const { reason, overrule, ...rest } = patch;
+          const next = { ...a, ...rest };
+          if (reason !== undefined) next.reason = { text: reason };
+          if (overrule === null) delete next.overrule;
+          else if (overrule) next.overrule = overrule;
+          return next;
+        }),
+      })),
+    label: (a) =>
+      a.patch.off === undefined ? 'note on an adjustment' : a.patch.off ? 'switch off an adjustment' : 'switch on an adjustment',
+    mergeKey: (a) => (a.patch.off === undefined ? `patch ${a.adjustmentId} ${Object.keys(a.patch).join()}` : undefined),
+  }),
+  edit(BenchActions.adjustmentRemoved, {
+    run: (doc, { familyId, versionId, adjustmentId }) =>
+      changeVersion(doc, familyId, versionId, (v) => withoutAdjustment(v, adjustmentId)),
+    label: () => 'remove an adjustment',
+  }),
+  edit(BenchActions.upkeepDecided, {
+    run: (doc, { familyId, decisions, stamp }) =>
+      changeFamily(doc, familyId, (f) => {
+        const settler = { at: stamp.at, by: stamp.author };
+        return decisions.length ? resolveUpkeep(f, decisions, settler) : carryOver(f, settler);
+      }),
+    label: (a) => (a.decisions.length === 1 ? 'decide upkeep' : `decide upkeep for ${a.decisions.length} versions`),
+  }),
+  edit(BenchActions.pictureAdded, { run: (doc, { asset }) => put(doc, 'assets', asset) }),
+
+  edit(LearnersActions.learnerSaved, {
+    run: (doc, { learner, classId, groupIds }) => {
+      put(doc, 'learners', learner);
+      for (const c of Object.values(doc.classes)) {
+        const here = c.learnerIds.includes(learner.id);
+        if (here && c.id !== classId) c.learnerIds = without(c.learnerIds, learner.id);
+        if (!here && c.id === classId) c.learnerIds.push(learner.id);
+      }
+      for (const g of Object.values(doc.groups)) {
+        const here = g.learnerIds.includes(learner.id);
+        if (here && !groupIds.includes(g.id)) g.learnerIds = without(g.learnerIds, learner.id);
+        if (!here && groupIds.includes(g.id)) g.learnerIds.push(learner.id);
+      }
+    },
+    label: (a) => a.label,
+  }),
+  edit(LearnersActions.learnerRemoved, {
+    run: (doc, { id }) => {
+      delete doc.learners[id];
+      for (const part of [...Object.values(doc.classes), ...Object.values(doc.groups)])
+        if (part.learnerIds.includes(id)) part.learnerIds = without(part.learnerIds, id);
+      for (const h of Object.values(doc.handOuts))
+        if (h.state === 'draft' && h.lines.some((l) => l.learnerId === id)) h.lines = h.lines.filter((l) => l.learnerId !== id);
+    },
+    label: (a) => `remove ${a.name}`,
+  }),
+  edit(LearnersActions.classSaved, {
+    run: (doc, { schoolClass }) => put(doc, 'classes', schoolClass),
+    label: (a) => `class “${a.schoolClass.name}”`,
+  }),
+  edit(LearnersActions.classRemoved, {
+    run: (doc, { id }) => {
+      delete doc.classes[id];
+    },
+    label: (a) => `remove class “${a.name}”`,
+  }),
+  edit(LearnersActions.groupSaved, {
+    run: (doc, { group }) => put(doc, 'groups', group),
+    label: (a) => `group “${a.group.name}”`,
+  }),
+  edit(LearnersActions.groupRemoved, {
+    run: (doc, { id }) => {
+      delete doc.groups[id];
+    },
+    label: (a) => `remove group “${a.name}”`,
+  }),
+  edit(LearnersActions.classListImported, {
+    run: (doc, { list, stamp }) => {
+      const { newId } = coreStamp(stamp);
+      for (const { learner, className, groupNames } of list) {
+        put(doc, 'learners', learner);
+        let home = Object.values(doc.classes).find((c) => c.name === className);
+        if (!home) {
+          const id = newId();
+          doc.classes[id] = { id, name: className, learnerIds: [] };
+          home = doc.classes[id];
+        }
+        home?.learnerIds.push(learner.id);
+        for (const name of groupNames) {
+          let group = Object.values(doc.groups).find((g) => g.name === name);
+          if (!group) {
+            const id = newId();
+            doc.groups[id] = { id, name, purpose: '', learnerIds: [] };
+            group = doc.groups[id];
+          }
+          group?.learnerIds.push(learner.id);
+        }
+      }
+    },
+    label: (a) => `import ${a.list.length} learners`,
+  }),
+
+  edit(HandOutActions.planChanged, {
+    run: (doc, { handOut }) => put(doc, 'handOuts', handOut),
+    label: (a) => a.label,
+    mergeKey: (a) => a.mergeKey,
+  }),
+  edit(HandOutActions.removed, {
+    run: (doc, { id }) => {
+      delete doc.handOuts[id];
+      for (const c of Object.values(doc.copies))
+        if (c.handOutId === id) {
+          delete doc.copies[c.id];
+          delete doc.markings[c.id];
+        }
+    },
+    label: (a) => `remove hand-out “${a.title}”`,
+  }),
+  edit(HandOutActions.givenOut, {
+    run: (doc, { id, stamp }) => {
+      const w = plain(doc);
+      const handOut = w.handOuts[id];
+      const family = handOut && w.families[handOut.familyId];
+      if (handOut && family) put(doc, 'handOuts', giveOut(handOut, family, peopleIn(w), stamp.at));
+    },
+    label: () => 'give out',
+  }),
+
+  edit(DeskActions.copySaved, { run: (doc, { copy }) => put(doc, 'copies', copy) }),
+  edit(DeskActions.comfortSaved, {
+    run: (doc, { learnerId, comfort }) => {
+      const learner = doc.learners[learnerId];
+      if (learner) learner.comfort = comfort;
+    },
+  }),
+
+  edit(MarkingActions.responseChanged, {
+    run: (doc, { copyId, go, patch }) => {
+      const marking = (doc.markings[copyId] ??= { id: copyId, copyId, responses: [] });
+      const at = marking.responses.findIndex((r) => r.go === go);
+      const response = { ...(at < 0 ? emptyResponse(go) : marking.responses[at]), ...patch, go };
+      if (at < 0) marking.responses.push(response as (typeof marking.responses)[number]);
+      else marking.responses[at] = response as (typeof marking.responses)[number];
+    },
+    label: (a) => a.label,
+    mergeKey: (a) => a.mergeKey,
+  }),
+
+  edit(KeepingActions.recordsArrived, {
+    run: (doc, { arrivals }) => {
+      for (const { collection, id, value } of arrivals) {
+        const records = doc[collection] as Record<string, unknown>;
+        if (value === null) delete records[id];
+        else records[id] = value;
+      }
+    },
+  }),
+]);
+

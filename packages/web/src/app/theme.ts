@@ -1,0 +1,45 @@
+import { definePreset } from '@primeuix/themes';
+import Aura from '@primeuix/themes/aura';
+
+/** PrimeNG's parts in Lorvet's own tokens (styles.css), so that light and dark are switched in one place. */
+const surface = {
+  0: 'var(--surface)',
+  50: 'var(--paper)',
+  100: 'var(--sunken)',
+  200: 'var(--line)',
+  300: 'var(--line)',
+  400: 'var(--line-strong)',
+  500: 'var(--ink-3)',
+  600: 'var(--ink-3)',
+  700: 'var(--ink-2)',
+  800: 'var(--ink)',
+  900: 'var(--ink)',
+  950: 'var(--ink)',
+};
+const scheme = {
+  surface,
+  primary: { color: 'var(--accent)', contrastColor: 'var(--accent-ink)', hoverColor: 'var(--accent-strong)', activeColor: 'var(--accent-strong)' },
+  highlight: { background: 'var(--accent-soft)', focusBackground: 'var(--accent-soft)', color: 'var(--ink)', focusColor: 'var(--ink)' },
+  content: { background: 'var(--surface)', hoverBackground: 'var(--sunken)', borderColor: 'var(--line)', color: 'var(--ink)', hoverColor: 'var(--ink)' },
+  text: { color: 'var(--ink)', hoverColor: 'var(--ink)', mutedColor: 'var(--ink-2)', hoverMutedColor: 'var(--ink)' },
+  formField: {
+    background: 'var(--surface)',
+    borderColor: 'var(--line-strong)',
+    hoverBorderColor: 'var(--ink-3)',
+    focusBorderColor: 'var(--accent)',
+    color: 'var(--ink)',
+    placeholderColor: 'var(--ink-3)',
+  },
+  overlay: {
+    modal: { background: 'var(--surface)', borderColor: 'var(--line)', color: 'var(--ink)' },
+    popover: { background: 'var(--surface)', borderColor: 'var(--line)', color: 'var(--ink)' },
+    select: { background: 'var(--surface)', borderColor: 'var(--line)', color: 'var(--ink)' },
+  },
+};
+
+export const LorvetPreset = definePreset(Aura, {
+  semantic: {
+    focusRing: { width: '3px', style: 'solid', color: 'var(--focus)', offset: '1px' },
+    colorScheme: { light: scheme, dark: scheme },
+  },
+});

@@ -1,0 +1,80 @@
+import { NgComponentOutlet } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import type { Answer, LearnerBlock } from '@lorvet/core';
+import { DESK_PARTS } from './registry';
+
+/** One block as a learner sees it: the question's words, its hint when asked for, and the form of its kind. */
+@Component({
+  selector: 'lv-learner-block',
+  imports: [NgComponentOutlet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (prompt(); as words) {
+      <p class="prompt" [id]="promptId()">
+        @if (number()) {<span class="number">{{ number() }}</span>}
+        {{ words }}
+      </p>
+    }
+    @if (hint()) {
+      @if (hintOpen()) {
+        <p class="hint" role="status">{{ hint() }}</p>
+      } @else {
+        <button class="btn quiet" type="button" (click)="hintOpen.set(true)">A hint</button>
+      }
+    }
+    <ng-container *ngComponentOutlet="part(); inputs: inputs()" />
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    .prompt {
+      font-weight: 700;
+      max-width: 62ch;
+    }
+    .number {
+      display: inline-block;
+      min-width: 1.5em;
+      color: var(--accent);
+    }
+    .hint {
+      margin: 6px 0;
+      padding: 6px 12px;
+      border-left: 4px solid var(--ochre);
+      background: var(--ochre-soft);
+    }
+    .btn {
+      min-height: 40px;
+      text-decoration: underline;
+      font-size: 0.9em;
+    }
+  `,
+})
+export class LearnerBlockView {
+  readonly block = input.required<LearnerBlock>();
+  readonly answer = input<Answer>();
+  readonly locked = input(false);
+  /** The item's number on this sheet; 0 for none. */
+  readonly number = input(0);
+  readonly answered = output<Answer>();
+
+  protected readonly hintOpen = signal(false);
+  protected readonly part = computed(() => DESK_PARTS[this.block().kind]);
+  protected readonly prompt = computed(() => {
+    const b = this.block();
+    return 'prompt' in b ? b.prompt : '';
+  });
+  protected readonly hint = computed(() => {
+    const b = this.block();
+    return 'hint' in b ? b.hint : undefined;
+  });
+  protected readonly promptId = computed(() => `q-${this.block().id}`);
+  private readonly give = (answer: Answer) => this.answered.emit(answer);
+  protected readonly inputs = computed(() => ({
+    block: this.block(),
+    answer: this.answer(),
+    locked: this.locked(),
+    labelledBy: this.promptId(),
+    give: this.give,
+  }));
+}

@@ -1,0 +1,16 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { textOf } from '@lorvet/core';
+import { DeskPart, type LearnerBlockOf } from '../part';
+
+@Component({
+  selector: 'lv-long-text-desk',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<textarea [rows]="block().lines" [attr.aria-labelledby]="labelledBy()" [value]="text()" [disabled]="locked()" #field (input)="give()({ kind: 'text', text: field.value })"></textarea>`,
+  styleUrl: '../written.css',
+})
+export class LongTextDesk extends DeskPart<LearnerBlockOf<'long-text'>> {
+  protected readonly text = computed(() => {
+    const answer = this.answer();
+    return answer ? textOf(answer) : '';
+  });
+}

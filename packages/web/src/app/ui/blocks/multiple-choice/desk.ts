@@ -1,0 +1,31 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { chosenOf } from '@lorvet/core';
+import { DeskPart, type LearnerBlockOf } from '../part';
+
+@Component({
+  selector: 'lv-multiple-choice-desk',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div role="group" [attr.aria-labelledby]="labelledBy()">
+      @for (o of block().options; track o.id) {
+        <label class="choice">
+          <input type="checkbox" [checked]="chosen().includes(o.id)" [disabled]="locked()" (change)="toggle(o.id)" />
+          {{ o.text }}
+        </label>
+      }
+    </div>
+  `,
+  styleUrl: '../choice.css',
+})
+export class MultipleChoiceDesk extends DeskPart<LearnerBlockOf<'multiple-choice'>> {
+  protected readonly chosen = computed(() => {
+    const answer = this.answer();
+    return answer ? chosenOf(answer) : [];
+  });
+
+  protected toggle(id: string): void {
+    const before = this.chosen();
+    const chosen = before.includes(id) ? before.filter((x) => x !== id) : [...before, id];
+    this.give()({ kind: 'choice', chosen });
+  }
+}

@@ -1,0 +1,44 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { Starter } from './starter';
+
+@Component({
+  selector: 'lv-welcome',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <main>
+      <img src="favicon.svg" alt="" width="64" height="64" />
+      <h1>Lorvet</h1>
+      <p>One activity, a version for everyone, and every version still tied to its master.</p>
+      <div class="row">
+        <button class="btn main" type="button" (click)="starter.demo()">Start with the demo</button>
+        <button class="btn" type="button" (click)="starter.empty()">Start empty</button>
+      </div>
+      <p class="small">
+        The demo is Kelp Bay School: three activities, two classes, work in progress. All of it is made up, and you can
+        put it away later under Keeping. What you make stays in this browser.
+      </p>
+    </main>
+  `,
+  styles: `
+    main {
+      min-height: 100%;
+      max-width: 520px;
+      margin: 0 auto;
+      padding: 40px 20px;
+      display: grid;
+      gap: 16px;
+      align-content: center;
+      justify-items: center;
+      text-align: center;
+    }
+    h1 {
+      font-size: 40px;
+    }
+    .btn {
+      min-height: 42px;
+    }
+  `,
+})
+export class Welcome {
+  protected readonly starter = inject(Starter);
+}

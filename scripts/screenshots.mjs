@@ -1,0 +1,74 @@
+// Retakes the pictures in docs/screenshots from the demo data: npm run screenshots [name …]
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { launch } from './browser.mjs';
+import { build } from './steps.mjs';
+
+const PORT = 4399;
+const BASE = `http://127.0.0.1:${PORT}`;
+const root = fileURLToPath(new URL('..', import.meta.url));
+const out = process.env.SHOTS ?? `${root}docs/screenshots`;
+const only = process.argv.slice(2);
+
+const VIEWS = {
+  shelf: { path: '/shelf' },
+  'bench-master': { path: '/bench/puncture', act: (p) => p.locator('[data-block="pun-q3"]').focus() },
+  'bench-version': { path: '/bench/rock-pool/rp-sup' },
+  'bench-version-chosen': { path: '/bench/rock-pool/rp-sup', act: (p) => p.locator('[data-block="rp-q1"]').focus() },
+  upkeep: { path: '/bench/rock-pool/upkeep' },
+  learners: { path: '/learners', act: (p) => p.getByRole('button', { name: 'Oriel P.' }).click() },
+  'hand-outs': { path: '/hand-outs' },
+  plan: { path: '/hand-outs/h-bike' },
+  'desk-door': { path: '/desk', act: (p) => p.getByRole('button', { name: 'Heron class' }).click() },
+  desk: {
+    path: '/desk',
+    act: async (p) => {
+      await p.getByRole('button', { name: 'Heron class' }).click();
+      await p.getByRole('button', { name: 'Demelza K.' }).click();
+      await p.getByRole('link', { name: /Go on/ }).click();
+      await p.getByRole('button', { name: 'Next' }).click();
+    },
+  },
+  'desk-comfort': {
+    path: '/desk',
+    act: async (p) => {
+      await p.getByRole('button', { name: 'Heron class' }).click();
+      await p.getByRole('button', { name: 'Oriel P.' }).click();
+      await p.getByRole('link', { name: /Look/ }).click();
+      await p.getByRole('button', { name: 'Aa Comfort' }).click();
+    },
+  },
+  marking: { path: '/marking/h-survey', act: (p) => p.locator('[data-cell="2-0"]').click() },
+  keeping: { path: '/keeping' },
+  'shelf-dark': { path: '/bench/rock-pool/rp-sup', dark: true },
+};
+
+await build();
+mkdirSync(out, { recursive: true });
+const hub = spawn('node', ['packages/hub/dist/main.js'], { cwd: root, env: { ...process.env, PORT: `${PORT}` }, stdio: ['ignore', 'pipe', 'inherit'] });
+await new Promise((done) => hub.stdout.once('data', done));
+const browser = await launch();
+try {
+  for (const [name, view] of Object.entries(VIEWS)) {
+    if (only.length && !only.includes(name)) continue;
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', colorScheme: view.dark ? 'dark' : 'light' });
+    const page = await context.newPage();
+    page.on('pageerror', (e) => console.error(name, e.message));
+    page.on('console', (m) => m.type() === 'error' && console.error(name, m.text()));
+    await page.goto(`${BASE}/demo`);
+    await page.waitForURL('**/shelf');
+    await page.getByText('All kept').waitFor();
+    await page.goto(`${BASE}${view.path}`);
+    await page.waitForLoadState('networkidle');
+    await view.act?.(page);
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForTimeout(150);
+    await page.screenshot({ path: `${out}/${name}.png` });
+    console.log(name);
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  hub.kill();
+}

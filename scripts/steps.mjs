@@ -1,0 +1,88 @@
+// The steps that start, test and the other commands share.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = fileURLToPath(new URL('..', import.meta.url));
+const NPM = process.platform === 'win32' ? 'npm.cmd' : 'npm';
+
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+  if (done.error) throw done.error;
+  return done.status ?? 1;
+}
+
+export function must(command, args, options) {
+  const status = run(command, args, options);
+  if (status !== 0) process.exit(status);
+}
+
+export const bin = (name) => join(root, 'node_modules', '.bin', name);
+
+/** Installs the packages where the lock file has changed since they were. */
+export function install() {
+  const mark = join(root, 'node_modules', '.lorvet-lock');
+  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
+  console.log('Installing packages …');
+  must(NPM, ['ci', '--no-audit', '--no-fund']);
+  writeFileSync(mark, lock);
+}
+
+function* filesIn(path) {
+  if (statSync(path).isFile()) {
+    yield path;
+    return;
+  }
+  for (const name of readdirSync(path).sort())
+    if (!['node_modules', 'dist', '.angular'].includes(name)) yield* filesIn(join(path, name));
+}
+
+/** Builds the application and the hub where anything they are made of has changed. */
+export function build() {
+  const sources = ['package-lock.json', 'packages/core/src', 'packages/web', 'packages/hub/src', 'packages/hub/tsconfig.json'];
+  const hash = createHash('sha256');
+  for (const source of sources)
+    for (const file of filesIn(join(root, source))) {
+      if (/\.spec\.ts$/.test(file)) continue;
+      hash.update(file.slice(root.length)).update(readFileSync(file));
+    }
+  const now = hash.digest('hex');
+  const mark = join(root, 'packages/web/dist/.built');
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === now) return;
+  console.log('Building …');
+  must(bin('ng'), ['build'], { cwd: join(root, 'packages/web') });
+  must(bin('tsc'), ['-p', 'packages/hub/tsconfig.json']);
+  mkdirSync(dirname(mark), { recursive: true });
+  writeFileSync(mark, now);
+}
+
+const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium';
+
+/** Debian's Chromium: installed where it is missing and may be, else a word on what to install. */
+export function chromium() {
+  if (existsSync(CHROMIUM)) return;
+  const isRoot = process.getuid?.() === 0;
+  const apt = existsSync('/usr/bin/apt-get');
+  if (apt && isRoot) {
+    console.log('Installing Chromium …');
+    const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+    run('apt-get', ['update', '-qq'], { env });
+    if (run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env }) === 0 && existsSync(CHROMIUM)) return;
+  }
+  console.error(
+    `The interface tests need Chromium at ${CHROMIUM}. Install it ("sudo apt-get install chromium" on Debian), or name another: CHROMIUM=/path/to/chromium npm test`,
+  );
+  process.exit(1);
+}
+
+export const nodeVersion = () => {
+  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19)) {
+    console.error(`Lorvet needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+    process.exit(1);
+  }
+};
+
