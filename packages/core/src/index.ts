@@ -16,7 +16,7 @@ export { freeze } from './assign/freeze';
 export { giveOut } from './assign/give-out';
 export * from './assign/hand-out';
 export { learnerPackage, type LearnerPackage, learnerPackageSchema } from './assign/learner-package';
-export { suggest, type Suggestion } from './assign/suggest';
+export { CLEARLY_BETTER, suggest, type Suggestion } from './assign/suggest';
 export { type ComparePage, type CompareRow, compareVersions } from './derive/compare';
 export * from './derive/derive';
 export { BACKUP_FORMAT, readBackup, writeBackup } from './formats/backup';

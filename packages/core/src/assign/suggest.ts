@@ -9,7 +9,12 @@ export interface Suggestion {
   readonly versionId: Id | null;
   /** In words, strongest first. */
   readonly reasons: readonly string[];
+  /** How much better it fits than each version, by id (the master: ''); arbitrary units, a clear case from 1.5 up. */
+  readonly betterBy: ReadonlyMap<Id, number>;
 }
+
+/** From here on a suggestion is worth a word beside what the teacher chose. */
+export const CLEARLY_BETTER = 1.5;
 
 interface Candidate {
   readonly versionId: Id | null;
@@ -43,7 +48,12 @@ export function suggest(family: Family, learners: readonly Learner[]): Suggestio
       .map((c) => ({ c, ...weigh(c, l) }))
       .sort((a, b) => b.score - a.score);
     const [best] = ranked;
-    return { learnerId: l.id, versionId: best?.c.versionId ?? null, reasons: best?.reasons.length ? best.reasons : ['nothing on the card asks for more or less'] };
+    return {
+      learnerId: l.id,
+      versionId: best?.c.versionId ?? null,
+      reasons: best?.reasons.length ? best.reasons : ['nothing on the card asks for more or less'],
+      betterBy: new Map(ranked.map((r) => [r.c.versionId ?? '', (best?.score ?? 0) - r.score])),
+    };
   });
 }
 

@@ -43,11 +43,33 @@ export interface TextChange {
   readonly text: string;
 }
 
-/** What changed between two texts, in words, for showing. */
+/** Fewer words than this between two changes are read as part of one change. */
+const LEAST_SAME_WORDS = 3;
+const wordCount = (text: string): number => text.split(/\s+/).filter(Boolean).length;
+
+/** What changed between two texts, in phrases, for showing: leaving out the new gives `was`, leaving out the gone `now`. */
 export function textChanges(was: string, now: string): TextChange[] {
   if (was === now) return was ? [{ kind: 'same', text: was }] : [];
-  return diffWordsWithSpace(was, now).map((p) => ({
-    kind: p.added ? 'new' : p.removed ? 'gone' : 'same',
-    text: p.value,
-  }));
+  const parts = diffWordsWithSpace(was, now);
+  const out: TextChange[] = [];
+  let gone = '';
+  let fresh = '';
+  const flush = () => {
+    if (gone) out.push({ kind: 'gone', text: gone });
+    if (fresh) out.push({ kind: 'new', text: fresh });
+    gone = fresh = '';
+  };
+  parts.forEach((p, i) => {
+    if (p.removed) gone += p.value;
+    else if (p.added) fresh += p.value;
+    else if ((gone || fresh) && i < parts.length - 1 && wordCount(p.value) < LEAST_SAME_WORDS) {
+      gone += p.value;
+      fresh += p.value;
+    } else {
+      flush();
+      out.push({ kind: 'same', text: p.value });
+    }
+  });
+  flush();
+  return out;
 }

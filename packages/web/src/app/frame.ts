@@ -107,13 +107,24 @@ const THEME = 'lorvet-theme';
       left: 8px;
       top: 8px;
     }
-    @media (max-width: 760px) {
-      .kept,
-      header .btn:last-child {
-        display: none;
+    @media (max-width: 900px) {
+      :host {
+        grid-template-rows: auto minmax(0, 1fr);
+      }
+      header {
+        flex-wrap: wrap;
+        padding: 4px 10px;
       }
       .brand {
         margin-right: 4px;
+      }
+      nav {
+        order: 1;
+        flex: 1 0 100%;
+        min-height: 38px;
+      }
+      .kept {
+        display: none;
       }
     }
     @media print {

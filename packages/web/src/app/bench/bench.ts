@@ -35,7 +35,7 @@ import { VersionPanel } from './version-panel';
   `,
   styles: `
     .bench {
-      grid-template-columns: 216px minmax(0, 1fr) 264px;
+      grid-template-columns: 226px minmax(0, 1fr) 272px;
     }
     .strip {
       border-right: 1px solid var(--line);

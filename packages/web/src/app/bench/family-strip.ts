@@ -57,7 +57,7 @@ import { NewVersion } from './new-version';
       display: grid;
       gap: 3px;
     }
-    h3 {
+    nav h3 {
       margin: 0 0 4px 6px;
     }
     a:not(.btn) {

@@ -13,12 +13,12 @@ import { BenchView } from './bench-view';
   imports: [Dialog, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p-dialog header="New version" [visible]="open()" (visibleChange)="open.set($event)" [modal]="true" [draggable]="false" [style]="{ width: '440px' }">
+    <p-dialog header="New version" [visible]="open()" (visibleChange)="open.set($event)" [modal]="true" [draggable]="false" closeAriaLabel="Close" [style]="{ width: '440px' }">
       <form class="stack" (submit)="$event.preventDefault(); make(name.value, basis.value, learner.value)">
         <label class="field">Name
           <input #name required maxlength="120" [value]="proposedName()" list="tiers" autocomplete="off" />
-          <datalist id="tiers"><option>Supported</option><option>Core</option><option>Extended</option></datalist>
         </label>
+        <datalist id="tiers"><option value="Supported"></option><option value="Core"></option><option value="Extended"></option></datalist>
         <label class="field">Made on
           <select #basis>
             <option value="" [selected]="!view.versionId()">the master</option>

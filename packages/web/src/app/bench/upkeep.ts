@@ -1,15 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { type Decision, groupsToDecide, latest, masterChanges, pendingUpkeep, textChanges, type UpkeepEntry, versionOf } from '@lorvet/core';
+import { type Decision, groupsToDecide, latest, masterChanges, pendingUpkeep, type UpkeepEntry, versionOf } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
+import { Changes } from '../ui/changes';
 import { SwatchMark } from '../ui/swatch';
 
 /** What a change of the master asks of its versions: to decide, lost its place, and what was carried over by itself. */
 @Component({
   selector: 'lv-upkeep',
-  imports: [RouterLink, SwatchMark],
+  imports: [RouterLink, SwatchMark, Changes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './upkeep.html',
   styleUrl: './upkeep.css',
@@ -45,16 +46,9 @@ export class UpkeepView {
       return {
         key: first.groupKey,
         first,
-        master: textChanges(first.old, first.master),
         asked: entries.map((entry) => {
           const v = versionOf(family, entry.versionId);
-          return {
-            entry,
-            name: v?.name ?? '',
-            swatch: v?.swatch ?? null,
-            version: textChanges(entry.old, entry.version),
-            proposed: textChanges(entry.master, entry.proposed),
-          };
+          return { entry, name: v?.name ?? '', swatch: v?.swatch ?? null };
         }),
       };
     });

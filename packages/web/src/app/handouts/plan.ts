@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { audienceOf, bandsOf, coverage, type HandOut, handOutState, type Id, latest, type Learner, suggest, versionTree } from '@lorvet/core';
+import { audienceOf, bandsOf, CLEARLY_BETTER, coverage, type HandOut, handOutState, type Id, latest, type Learner, suggest, versionTree } from '@lorvet/core';
 import { Popover } from 'primeng/popover';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
@@ -95,7 +95,10 @@ export class Plan {
   private rowOf(learner: Learner) {
     const versions = this.plan()?.lines.filter((l) => l.learnerId === learner.id).map((l) => l.versionId) ?? [];
     const suggestion = this.suggestions().get(learner.id);
-    const differs = suggestion && (versions.length !== 1 || versions[0] !== suggestion.versionId);
+    const [current] = versions;
+    const differs =
+      suggestion &&
+      (versions.length !== 1 || (suggestion.betterBy.get(current ?? '') ?? CLEARLY_BETTER) >= CLEARLY_BETTER);
     const { needs } = learner;
     const says = [
       ...(needs.readingGrade === null ? [] : [`reads at ${needs.readingGrade.toFixed(1)}`]),

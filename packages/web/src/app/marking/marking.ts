@@ -2,11 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input
 import { RouterLink } from '@angular/router';
 import {
   alignedItems,
+  contentAddress,
   copyIdOf,
   copyState,
   emptyResponse,
   findBlock,
-  type Id,
   isItem,
   type ItemBlock,
   itemRules,
@@ -25,6 +25,7 @@ import { MarkingActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
+import { whenIn } from '../ui/when';
 
 const SIGNS: Record<Verdict | 'absent', { readonly sign: string; readonly says: string }> = {
   right: { sign: '✓', says: 'right' },
@@ -34,6 +35,12 @@ const SIGNS: Record<Verdict | 'absent', { readonly sign: string; readonly says: 
   empty: { sign: '·', says: 'nothing given' },
   absent: { sign: '–', says: 'not in this version' },
 };
+
+/** One word of a question to know its column by: its longest of up to nine letters. */
+function tellingWord(words: string): string {
+  const all = (words.toLowerCase().match(/\p{L}+/gu) ?? []).filter((w) => w.length <= 9);
+  return all.reduce((best, w) => (w.length > best.length ? w : best), '');
+}
 
 /** Learners down, the master's items across: one column is one question, whoever had which wording. */
 @Component({
@@ -50,6 +57,7 @@ export class MarkingGrid {
   private readonly notice = inject(Notice);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly signs = SIGNS;
+  protected readonly whenIn = whenIn;
   protected readonly legend = Object.values(SIGNS);
   protected readonly chosen = signal<{ row: number; column: number }>({ row: 0, column: 0 });
   protected readonly whole = signal(false);
@@ -64,7 +72,12 @@ export class MarkingGrid {
       ? alignedItems(family, h)
       : [...new Map(Object.values(h.frozen).flatMap((f) => itemsOf(f.content).map((i) => [i.id, { id: i.id, words: i.prompt, added: false }]))).values()];
     let number = 0;
-    return items.map((i) => ({ ...i, name: i.added ? '+' : `${++number}`, short: snippet(i.words.replace(/\[\w+\],?\s*/g, ''), 200) }));
+    return items.map((i) => ({
+      ...i,
+      name: i.added ? '+' : `${++number}`,
+      short: snippet(i.words.replace(/\[\w+\],?\s*/g, ''), 200),
+      word: tellingWord(i.words),
+    }));
   });
   protected readonly rows = computed(() => {
     const h = this.handOut();
@@ -119,7 +132,7 @@ export class MarkingGrid {
     const family = this.family();
     const id = this.columns()[column]?.id;
     const cells = this.rows().map((r) => r.cells[column]).filter((c) => c?.item);
-    const wordings = new Set(cells.map((c) => c?.item?.prompt));
+    const wordings = new Set(cells.map((c) => c?.item && contentAddress(c.item)));
     const uses = family && id ? whereUsed(family, id, []).filter((u) => u.how === 'left out').map((u) => u.versionName) : [];
     return { had: cells.length, wordings: wordings.size, right: cells.filter((c) => c?.verdict === 'right').length, leftOut: uses };
   });

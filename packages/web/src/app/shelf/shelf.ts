@@ -38,6 +38,7 @@ export class Shelf {
         family,
         content,
         revision: n,
+        at,
         on: at.slice(0, 10),
         versions: versionTree(family).map((t) => t.version),
         holders: holders.length,
@@ -52,7 +53,9 @@ export class Shelf {
   });
   protected readonly shown = computed(() => {
     const asked = plainWords(this.query()).split(' ').filter(Boolean);
-    return this.all().filter((x) => asked.every((w) => x.words.includes(w)));
+    return this.all()
+      .filter((x) => asked.every((w) => x.words.includes(w)))
+      .sort((a, b) => b.at.localeCompare(a.at));
   });
   protected readonly any = computed(() => this.all().length > 0);
 

@@ -43,8 +43,8 @@ const WEAVES: Record<Swatch['pattern'], { readonly bars?: readonly Bar[]; readon
             }
           }
         </g>
-        <rect class="plate" x="6" y="6" width="12" height="12" rx="1.5" />
-        <text x="12" y="16.1" text-anchor="middle" [attr.fill]="'var(--sw-' + s.colour + ')'">{{ s.letter }}</text>
+        <rect class="plate" x="4.8" y="4.8" width="14.4" height="14.4" rx="2" [attr.stroke]="'var(--sw-' + s.colour + ')'" />
+        <text x="12" y="16.4" text-anchor="middle" [attr.fill]="'var(--sw-' + s.colour + ')'">{{ s.letter }}</text>
       } @else {
         <path class="master" d="M2 1.5h20v21l-2.5-1.6-2.5 1.6-2.5-1.6-2.5 1.6-2.5-1.6-2.5 1.6-2.5-1.6L2 22.5z" />
         <path class="lines" d="M6 8h12M6 12h12M6 16h7" />
@@ -67,9 +67,10 @@ const WEAVES: Record<Swatch['pattern'], { readonly bars?: readonly Bar[]; readon
     }
     .plate {
       fill: #fffdf8;
+      stroke-width: 1.6;
     }
     text {
-      font: 800 11.5px var(--sans);
+      font: 800 12.5px var(--sans);
     }
     .master {
       fill: var(--ink);

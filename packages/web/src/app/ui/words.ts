@@ -1,6 +1,6 @@
 import { CdkTextareaAutosize } from '@angular/cdk/text-field';
-import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild, afterNextRender, Injector } from '@angular/core';
-import { textChanges } from '@lorvet/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, ElementRef, inject, Injector, input, output, signal, viewChild } from '@angular/core';
+import { Changes } from './changes';
 
 /** Waits this long after the last stroke before it says what was written. */
 const PAUSE_MS = 500;
@@ -11,7 +11,7 @@ const PAUSE_MS = 500;
  */
 @Component({
   selector: 'lv-words',
-  imports: [CdkTextareaAutosize],
+  imports: [CdkTextareaAutosize, Changes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (editing()) {
@@ -29,18 +29,10 @@ const PAUSE_MS = 500;
       ></textarea>
     } @else {
       <button type="button" [attr.aria-label]="label() + ': ' + (text() || 'empty')" (click)="enter()">
-        @if (changes(); as parts) {
-          @for (p of parts; track $index) {
-            @switch (p.kind) {
-              @case ('gone') {<del>{{ p.text }}</del>}
-              @case ('new') {<ins>{{ p.text }}</ins>}
-              @default {<span>{{ p.text }}</span>}
-            }
-          }
-        } @else if (text()) {
-          {{ text() }}
+        @if (was() !== undefined && was() !== text()) {
+          <lv-changes [was]="was()!" [now]="text()" />
         } @else {
-          <span class="placeholder">{{ placeholder() || label() }}</span>
+          <span [class.placeholder]="!text()">{{ text() || placeholder() || label() }}</span>
         }
       </button>
     }
@@ -66,8 +58,10 @@ const PAUSE_MS = 500;
     }
     button {
       cursor: text;
-      white-space: pre-wrap;
       overflow-wrap: anywhere;
+    }
+    button > * {
+      white-space: pre-wrap;
     }
     button:hover {
       border-color: var(--line);
@@ -96,15 +90,12 @@ export class Words {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly field = viewChild<ElementRef<HTMLTextAreaElement>>('field');
   protected readonly editing = signal(false);
-  protected readonly changes = computed(() => {
-    const was = this.was();
-    return was === undefined || was === this.text() ? null : textChanges(was, this.text());
-  });
   private draft: string | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   constructor() {
-    effect((onCleanup) => onCleanup(() => clearTimeout(this.timer)));
+    // Leaving the page while a word is half written must not lose it.
+    inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
   }
 
   enter(): void {

@@ -1,0 +1,71 @@
+import { expect, test } from '@playwright/test';
+import { faults, openDemo, sitDown, watchErrors } from './helpers';
+
+const PLACES: Record<string, string> = {
+  shelf: '/shelf',
+  'bench, master': '/bench/puncture',
+  'bench, version': '/bench/rock-pool/rp-sup',
+  upkeep: '/bench/rock-pool/upkeep',
+  learners: '/learners',
+  'hand-outs': '/hand-outs',
+  plan: '/hand-outs/h-bike',
+  'marking, all': '/marking',
+  marking: '/marking/h-survey',
+  keeping: '/keeping',
+  'looking as a learner': '/look/h-survey/l-oriel',
+};
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`axe finds nothing in any place, ${scheme}`, async ({ page }) => {
+    const errors = watchErrors(page);
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+    await page.goto('/');
+    await expect(page.getByRole('button', { name: 'Start with the demo' })).toBeVisible();
+    expect(await faults(page)).toEqual([]);
+    await openDemo(page);
+    for (const [name, path] of Object.entries(PLACES)) {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      expect(await faults(page), name).toEqual([]);
+    }
+    await page.goto('/bench/rock-pool/rp-sup');
+    await page.locator('[data-block="rp-q1"]').focus();
+    expect(await faults(page), 'bench, block chosen').toEqual([]);
+    await page.goto('/learners');
+    await page.getByRole('button', { name: 'Oriel P.' }).click();
+    expect(await faults(page), 'needs card').toEqual([]);
+    await page.getByRole('button', { name: 'Import a class list' }).first().click();
+    expect(await faults(page), 'import').toEqual([]);
+    expect(errors).toEqual([]);
+  });
+
+test('axe finds nothing at the desk, in every colour', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/desk');
+  expect(await faults(page), 'class').toEqual([]);
+  await sitDown(page, 'Heron class', 'Demelza K.');
+  expect(await faults(page), 'my work').toEqual([]);
+  await page.getByRole('link', { name: /Go on/ }).click();
+  await page.getByRole('button', { name: 'Aa Comfort' }).click();
+  for (const colours of ['Cream', 'Mist', 'Night', 'Paper']) {
+    await page.getByRole('radio', { name: colours }).check();
+    expect(await faults(page), colours).toEqual([]);
+  }
+  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('button', { name: 'Hand in …' }).click();
+  expect(await faults(page), 'handing in').toEqual([]);
+});
+
+test('nothing scrolls sideways at 200 % zoom', async ({ page }) => {
+  await openDemo(page);
+  // 1280 px at 200 % leave 640.
+  await page.setViewportSize({ width: 640, height: 400 });
+  for (const path of [...Object.values(PLACES), '/desk']) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+    const wide = await page.evaluate(() =>
+      [document.documentElement, ...Array.from(document.querySelectorAll('main, .pane'))].map((e) => e.scrollWidth - e.clientWidth),
+    );
+    expect(Math.max(...wide), path).toBeLessThanOrEqual(0);
+  }
+});

@@ -1,0 +1,62 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+import axe from 'axe-core';
+
+/** Fails on anything the page's own scripts complain of. */
+export function watchErrors(page: Page): string[] {
+  const errors: string[] = [];
+  page.on('pageerror', (e) => errors.push(e.message));
+  page.on('console', (m) => {
+    if (m.type() === 'error') errors.push(m.text());
+  });
+  return errors;
+}
+
+export async function openDemo(page: Page, path = '/shelf'): Promise<void> {
+  await page.goto('/demo');
+  await page.waitForURL('**/shelf');
+  await kept(page);
+  if (path !== '/shelf') await page.goto(path);
+}
+
+export async function startEmpty(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start empty' }).click();
+  await page.waitForURL('**/shelf');
+}
+
+export async function kept(page: Page): Promise<void> {
+  await expect(page.getByText('All kept')).toBeVisible();
+}
+
+/** Reloads and waits until the page stands again: nothing may be lost by it. */
+export async function reload(page: Page): Promise<void> {
+  await kept(page);
+  await page.reload();
+  await kept(page);
+}
+
+/** Writes into words that are edited where they stand, and leaves them. */
+export async function rewrite(scope: Locator, label: string | RegExp, text: string): Promise<void> {
+  await scope.getByRole('button', { name: label }).first().click();
+  const field = scope.page().locator('lv-words textarea:focus');
+  await field.fill(text);
+  await field.press('Control+Enter');
+}
+
+/** What axe finds against WCAG 2.2 AA, one line a fault. */
+export async function faults(page: Page): Promise<string[]> {
+  await page.evaluate(axe.source);
+  return await page.evaluate(async () => {
+    const { axe: tool } = window as unknown as { axe: typeof import('axe-core') };
+    const { violations } = await tool.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+    });
+    return violations.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary ?? ''}`));
+  });
+}
+
+export async function sitDown(page: Page, className: string, name: string): Promise<void> {
+  await page.goto('/desk');
+  await page.getByRole('button', { name: className }).click();
+  await page.getByRole('button', { name }).click();
+}

@@ -1,0 +1,64 @@
+import angularTemplate from '@angular-eslint/eslint-plugin-template';
+import templateParser from '@angular-eslint/template-parser';
+import tseslint from 'typescript-eslint';
+
+/** What the core may not know: interface code, Node, storage. */
+const NOT_IN_CORE = ['@angular/*', '@ngrx/*', 'primeng*', 'rxjs*', 'localforage', 'node:*', 'fs', 'path', 'express', '@lorvet/web', '@lorvet/hub'];
+/** The places people go. They meet in store/, platform/ and ui/ only. */
+const PLACES = ['shelf', 'bench', 'learners', 'handouts', 'desk', 'marking', 'keeping', 'welcome'];
+
+const apart = (places) => ({
+  group: places.flatMap((p) => [`../${p}/*`, `../../${p}/*`]),
+  message: 'Places meet in store/, platform/ and ui/.',
+});
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '**/.angular/**', '**/*.mjs', 'e2e/test-results/**'] },
+  {
+    files: ['**/*.ts'],
+    extends: [...tseslint.configs.strict],
+    rules: {
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-dynamic-delete': 'off',
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: [{ group: NOT_IN_CORE, message: 'The core knows no interface, no Node and no storage.' }] }],
+      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'sessionStorage', 'navigator', 'process', 'fetch'],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'Chance is passed to the core.' },
+        { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'Time is passed to the core.' },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is passed to the core.' },
+      ],
+    },
+  },
+  ...PLACES.map((place) => ({
+    files: [`packages/web/src/app/${place}/**/*.ts`],
+    rules: { 'no-restricted-imports': ['error', { patterns: [apart(PLACES.filter((p) => p !== place))] }] },
+  })),
+  {
+    files: ['packages/web/src/app/{store,platform,ui}/**/*.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [apart(PLACES)] }] },
+  },
+  { files: ['packages/hub/src/main.ts', 'packages/web/src/main.ts', 'packages/core/bench/**'], rules: { 'no-console': 'off' } },
+  {
+    files: ['packages/web/src/**/*.html'],
+    languageOptions: { parser: templateParser },
+    plugins: { '@angular-eslint/template': angularTemplate },
+    rules: {
+      '@angular-eslint/template/alt-text': 'error',
+      '@angular-eslint/template/button-has-type': 'error',
+      '@angular-eslint/template/label-has-associated-control': 'off',
+      '@angular-eslint/template/no-negated-async': 'error',
+      '@angular-eslint/template/eqeqeq': 'error',
+    },
+  },
+);

@@ -1,0 +1,131 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { type Content, itemsOf } from '../activity/activity';
+import type { Block } from '../activity/blocks';
+import { type Family, latest } from '../activity/family';
+import { demoWorkspace } from '../demo/index';
+import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
+import { listOf } from '../workspace';
+import { bandsOf } from './audience';
+import { coverage } from './coverage';
+import { freeze } from './freeze';
+import { giveOut } from './give-out';
+import type { HandOut } from './hand-out';
+import { learnerPackage, learnerPackageSchema } from './learner-package';
+import { suggest } from './suggest';
+
+const NOW = '2026-11-24T09:00';
+const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));
+const people = { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
+const pool = w.families['rock-pool'] as Family;
+const survey = { ...(w.handOuts['h-survey'] as HandOut), state: 'draft' as const, dueAt: null };
+const codes = (h: HandOut, family = pool) => coverage(h, family, people, NOW).map((c) => c.code);
+
+describe('learnerPackage', () => {
+  const SECRET = 'zqxsecret';
+
+  /** The content with the marker wherever a learner may not look. */
+  function marked(content: Content): Content {
+    return {
+      ...content,
+      objectives: content.objectives.map((o) => ({ ...o, text: SECRET })),
+      pages: content.pages.map((p) => ({
+        ...p,
+        blocks: p.blocks.flatMap((b): Block[] => {
+          if (b.kind === 'teacher-note') return [{ ...b, text: SECRET }];
+          if (b.kind === 'short-text') return [{ ...b, key: [SECRET], note: SECRET }];
+          if (b.kind === 'long-text') return [{ ...b, key: SECRET, note: SECRET }];
+          if ('prompt' in b) return [{ ...b, note: SECRET }];
+          return [b, { ...b, id: `${b.id}-t`, audience: 'teacher', text: SECRET } as Block];
+        }),
+      })),
+    };
+  }
+
+  it('holds no key, note, level name, reason or other learner, for any block and adjustment', () => {
+    const plan = { id: 'h', title: 'Title', note: '', way: 'one-each' as const, dueAt: null };
+    fc.assert(
+      fc.property(masters, fc.array(fc.nat(3), { minLength: 1, maxLength: 3 }), steps(10), (m, bases, done) => {
+        let family = withVersions(familyOf(marked(m)), bases);
+        family = done.filter((s) => s.what !== 5).reduce(inPlace, family);
+        family = {
+          ...family,
+          versions: family.versions.map((v) => ({
+            ...v,
+            name: SECRET,
+            purpose: SECRET,
+            learnerId: SECRET,
+            adjustments: v.adjustments.map((a) => ({ ...a, name: SECRET, reason: { text: SECRET }, author: SECRET })),
+          })),
+        };
+        for (const v of family.versions) {
+          const given = learnerPackage(plan, freeze(family, v.id, NOW));
+          expect(learnerPackageSchema.parse(given)).toEqual(given);
+          expect(JSON.stringify(given)).not.toContain(SECRET);
+          for (const i of itemsOf(latest(family).content))
+            if (i.kind === 'number') expect(JSON.stringify(given)).not.toContain(`"key"`);
+        }
+      }),
+    );
+  });
+
+  it('gives two learners of one version the same address, and a personal one its own', () => {
+    const given = giveOut(survey, pool, people, NOW);
+    expect(given.given['l-perran']).toBe(given.given['l-perran']);
+    expect(given.given['l-brannoc']).not.toBe(given.given['l-ysolde']);
+    const bus = w.handOuts['h-bus'] as HandOut;
+    const plain = giveOut({ ...bus, lines: bus.lines.map((l) => ({ ...l, versionId: null })) }, w.families['puncture'] as Family, people, NOW);
+    expect(Object.keys(plain.frozen)).toHaveLength(1);
+  });
+
+  it('is frozen: a later revision of the master does not reach it', () => {
+    const given = w.handOuts['h-survey'] as HandOut;
+    const words = JSON.stringify(given.frozen);
+    expect(latest(pool).n).toBe(3);
+    expect(Object.values(given.frozen).every((f) => f.revision === 2)).toBe(true);
+    expect(words).not.toContain('left behind there');
+  });
+});
+
+describe('coverage', () => {
+  it('names who has none, who has two, overlaps, a version behind, dates the wrong way round', () => {
+    expect(codes(survey)).toEqual(['behind', 'behind']);
+    const without = coverage({ ...survey, lines: survey.lines.slice(2) }, pool, people, NOW).find((c) => c.code === 'none');
+    expect(without).toMatchObject({ level: 'mend', learnerIds: ['l-brannoc', 'l-ysolde'] });
+    const twice = { ...survey, lines: [...survey.lines, { learnerId: 'l-jory', versionId: 'rp-ext' }] };
+    expect(coverage(twice, pool, people, NOW).find((c) => c.code === 'twice')?.detail).toContain('Core and Extended');
+    expect(codes({ ...survey, opensAt: '2026-12-02T09:00', dueAt: '2026-12-01T09:00' })).toContain('due-before-open');
+    expect(codes({ ...survey, opensAt: null, dueAt: '2026-11-01T09:00' })).toContain('due-past');
+    expect(codes({ ...survey, way: 'to-read' })).toContain('to-read-with-items');
+    expect(codes({ ...survey, lines: survey.lines.map((l) => ({ ...l, versionId: 'rp-core' })) })).toContain('unused');
+    expect(codes({ ...survey, classIds: [] })).toContain('nobody');
+    const overlap = { ...people, groups: people.groups.map((g) => (g.id === 'g-shanny' ? { ...g, learnerIds: [...g.learnerIds, 'l-corin'] } : g)) };
+    const both = { ...survey, groupIds: ['g-limpets', 'g-shanny'] };
+    expect(coverage(both, pool, overlap, NOW).find((c) => c.code === 'overlap')?.detail).toContain('Corin B.');
+  });
+
+  it('finds a personal field that nobody fills', () => {
+    const noField = { ...pool, versions: pool.versions.map((v) => (v.id === 'rp-core' ? { ...v, adjustments: v.adjustments.filter((a) => a.kind !== 'personal-fields') } : v)) };
+    expect(coverage(survey, noField, people, NOW).find((c) => c.code === 'unfilled')).toMatchObject({ level: 'mend', versionId: 'rp-core' });
+  });
+
+  it('puts every learner of the audience under one heading', () => {
+    const bands = bandsOf({ ...survey, groupIds: ['g-curlews'] }, people);
+    const ids = bands.flatMap((b) => b.learners.map((l) => l.id));
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(ids).toHaveLength(18);
+  });
+});
+
+describe('suggest', () => {
+  it('follows the needs cards, and says why', () => {
+    const by = new Map(suggest(pool, people.learners).map((s) => [s.learnerId, s]));
+    expect(by.get('l-oriel')).toMatchObject({ versionId: 'rp-oriel' });
+    expect(by.get('l-oriel')?.reasons[0]).toBe('made for this learner');
+    expect(by.get('l-brannoc')).toMatchObject({ versionId: 'rp-sup' });
+    expect(by.get('l-brannoc')?.reasons[0]).toContain('word bank');
+    expect(by.get('l-perran')).toMatchObject({ versionId: 'rp-ext' });
+    // Nobody is given what was made for somebody else.
+    expect([...by.values()].filter((s) => s.versionId === 'rp-oriel')).toHaveLength(1);
+  });
+});

@@ -1,0 +1,89 @@
+import { describe, expect, it } from '@jest/globals';
+import { strToU8, unzipSync, zipSync } from 'fflate';
+import { demoWorkspace } from '../demo/index';
+import { readBackup, writeBackup } from './backup';
+import { mapClassList, readClassTable } from './class-list';
+import { Problem } from './problem';
+
+const workspace = demoWorkspace(Date.UTC(2026, 10, 24));
+const bytes = writeBackup(workspace, '2026-11-24T09:00:00.000Z');
+
+function problem(read: () => unknown): Problem {
+  try {
+    read();
+  } catch (error) {
+    if (error instanceof Problem) return error;
+    throw error;
+  }
+  throw new Error('nothing was wrong');
+}
+
+/** The backup with one of its files changed. */
+const changed = (name: string, change: (text: string) => string | null) => {
+  const files = unzipSync(bytes);
+  const file = files[name];
+  const text = change(file ? new TextDecoder().decode(file) : '');
+  if (text === null) delete files[name];
+  else files[name] = strToU8(text);
+  return zipSync(files);
+};
+
+describe('backup', () => {
+  it('comes back as it went out', () => {
+    expect(readBackup(bytes).workspace).toEqual(JSON.parse(JSON.stringify(workspace)));
+  });
+
+  it.each([
+    ['a file that is no ZIP', strToU8('hello'), /not a ZIP/],
+    ['a ZIP cut short', bytes.slice(0, bytes.length / 2), /damaged/],
+    ['a foreign ZIP', zipSync({ 'a.txt': strToU8('x') }), /not a Lorvet backup/],
+    ['a foreign manifest', changed('manifest.json', () => '{"product":"other"}'), /not written by Lorvet/],
+    ['a newer format', changed('manifest.json', (t) => t.replace('"format": 1', '"format": 9')), /newer Lorvet \(format 9/],
+    ['a missing part', changed('copies.json', () => null), /lacks “copies.json”/],
+    ['a part that is no JSON', changed('copies.json', () => '[{'), /copies.json/],
+    ['a part that is no list', changed('copies.json', () => '{}'), /not a list/],
+  ])('says what is wrong with %s', (_, file, says) => expect(problem(() => readBackup(file)).message).toMatch(says));
+
+  it('names the record and the field that cannot be right, and takes nothing', () => {
+    const p = problem(() => readBackup(changed('learners.json', (t) => t.replace('"readingGrade":3.2', '"readingGrade":"high"'))));
+    expect(p.details.join()).toMatch(/learners, record 1: needs › readingGrade/);
+    const fewer = problem(() => readBackup(changed('groups.json', () => '[]')));
+    expect(fewer.details.join()).toMatch(/groups: 0 records, where the manifest counts 4/);
+    const twice = problem(() => readBackup(changed('classes.json', (t) => JSON.stringify((JSON.parse(t) as { id: string }[]).map((c) => ({ ...c, id: 'same' }))))));
+    expect(twice.details.join()).toMatch(/its id is there twice/);
+  });
+});
+
+describe('class list', () => {
+  const table = readClassTable('\uFEFFPupil;Form;Reading age\nBrea K.;4B;3,5\n\n;4B;2\nCador L.;4B;99\nBrea K.;4B;4\nEndel;4B;1;extra\n');
+
+  it('reads any separator, guesses the columns, and keeps the file’s line numbers', () => {
+    expect(table.headers).toEqual(['Pupil', 'Form', 'Reading age']);
+    expect(table.guess).toEqual({ name: 0, class: 1, readingGrade: 2 });
+    expect(table.rows.map((r) => r.line)).toEqual([2, 4, 5, 6, 7]);
+  });
+
+  it('takes the good lines and names every bad one', () => {
+    const list = mapClassList(table, table.guess, '');
+    expect(list.learners.map((l) => [l.name, l.readingGrade])).toEqual([['Brea K.', 3.5]]);
+    expect(list.bad.map((b) => `${b.line}: ${b.why.slice(0, 30)}`)).toEqual([
+      '4: There is no name.',
+      '5: “99” is no reading level: it m',
+      '6: Brea K. stands on line 2 alrea',
+      '7: It has 4 columns, where the fi',
+    ]);
+    expect(() => mapClassList(table, {}, '')).toThrow(/column that holds the names/);
+  });
+
+  it('knows only the supports there are', () => {
+    const t = readClassTable('Name,Supports\nA,word bank; Hints\nB,magic\n');
+    const list = mapClassList(t, t.guess, 'Class');
+    expect(list.learners[0]?.supports).toEqual(['word bank', 'hints']);
+    expect(list.bad[0]?.why).toContain('“magic”');
+  });
+
+  it('says that an empty or unreadable file holds no list', () => {
+    expect(() => readClassTable('Name\n')).toThrow(/no class list/);
+    expect(() => readClassTable('N\uFFFDme\nx\uFFFD')).toThrow(/not plain text/);
+  });
+});

@@ -1,0 +1,6 @@
+// npm run dev: the application on http://127.0.0.1:4311, built anew at each change.
+import { bin, install, must, nodeVersion, root } from './steps.mjs';
+
+nodeVersion();
+install();
+must(bin('ng'), ['serve', '--host', '127.0.0.1'], { cwd: `${root}packages/web` });

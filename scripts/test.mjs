@@ -1,0 +1,41 @@
+// npm test: lint, types, unit tests, interface tests; ends with all counts as "N passed, N failed".
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { bin, build, chromium, install, must, nodeVersion, root, run } from './steps.mjs';
+
+nodeVersion();
+install();
+must(bin('eslint'), ['.', '--max-warnings', '0']);
+must(bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+for (const project of ['packages/core', 'packages/web/tsconfig.spec.json', 'packages/hub', 'e2e'])
+  must(bin('tsc'), ['--noEmit', '-p', project]);
+
+const results = mkdtempSync(join(tmpdir(), 'lorvet-test-'));
+let passed = 0;
+let failed = 0;
+let broken = false;
+
+for (const name of ['core', 'web']) {
+  const file = join(results, `${name}.json`);
+  const env = { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning' };
+  const status = run(bin('jest'), ['--json', `--outputFile=${file}`], { cwd: join(root, 'packages', name), env });
+  const counts = JSON.parse(readFileSync(file, 'utf8'));
+  passed += counts.numPassedTests;
+  failed += counts.numFailedTests;
+  broken ||= status !== 0;
+}
+
+chromium();
+build();
+const file = join(results, 'e2e.json');
+const env = { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: file };
+const status = run(bin('playwright'), ['test', '--reporter=list,json'], { cwd: join(root, 'e2e'), env });
+const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+passed += stats.expected + stats.flaky;
+failed += stats.unexpected;
+broken ||= status !== 0;
+rmSync(results, { recursive: true, force: true });
+
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(broken || failed > 0 ? 1 : 0);
