@@ -3,7 +3,19 @@ import templateParser from '@angular-eslint/template-parser';
 import tseslint from 'typescript-eslint';
 
 /** What the core may not know: interface code, Node, storage. */
-const NOT_IN_CORE = ['@angular/*', '@ngrx/*', 'primeng*', 'rxjs*', 'localforage', 'node:*', 'fs', 'path', 'express', '@lorvet/web', '@lorvet/hub'];
+const NOT_IN_CORE = [
+  '@angular/*',
+  '@ngrx/*',
+  'primeng*',
+  'rxjs*',
+  'localforage',
+  'node:*',
+  'fs',
+  'path',
+  'express',
+  '@lorvet/web',
+  '@lorvet/hub',
+];
 /** The places people go. They meet in store/, platform/ and ui/ only. */
 const PLACES = ['shelf', 'bench', 'learners', 'handouts', 'desk', 'marking', 'keeping', 'welcome'];
 
@@ -20,7 +32,10 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/no-extraneous-class': 'off',
       '@typescript-eslint/no-invalid-void-type': 'off',
-      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { ignoreRestSiblings: true, varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
       '@typescript-eslint/no-dynamic-delete': 'off',
       'no-console': 'error',
@@ -30,12 +45,30 @@ export default tseslint.config(
   {
     files: ['packages/core/src/**/*.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: NOT_IN_CORE, message: 'The core knows no interface, no Node and no storage.' }] }],
-      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'sessionStorage', 'navigator', 'process', 'fetch'],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ group: NOT_IN_CORE, message: 'The core knows no interface, no Node and no storage.' }] },
+      ],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'localStorage',
+        'sessionStorage',
+        'navigator',
+        'process',
+        'fetch',
+      ],
       'no-restricted-syntax': [
         'error',
-        { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'Chance is passed to the core.' },
-        { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'Time is passed to the core.' },
+        {
+          selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+          message: 'Chance is passed to the core.',
+        },
+        {
+          selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+          message: 'Time is passed to the core.',
+        },
         { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is passed to the core.' },
       ],
     },
@@ -48,7 +81,10 @@ export default tseslint.config(
     files: ['packages/web/src/app/{store,platform,ui}/**/*.ts'],
     rules: { 'no-restricted-imports': ['error', { patterns: [apart(PLACES)] }] },
   },
-  { files: ['packages/hub/src/main.ts', 'packages/web/src/main.ts', 'packages/core/bench/**'], rules: { 'no-console': 'off' } },
+  {
+    files: ['packages/hub/src/main.ts', 'packages/web/src/main.ts', 'packages/core/bench/**'],
+    rules: { 'no-console': 'off' },
+  },
   {
     files: ['packages/web/src/**/*.html'],
     languageOptions: { parser: templateParser },

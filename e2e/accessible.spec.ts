@@ -52,7 +52,7 @@ test('axe finds nothing at the desk, in every colour', async ({ page }) => {
     expect(await faults(page), colours).toEqual([]);
   }
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Next' }).click();
-  await page.getByRole('button', { name: 'Hand in …' }).click();
+  await page.getByRole('button', { name: 'Submit …' }).click();
   expect(await faults(page), 'handing in').toEqual([]);
 });
 
@@ -64,7 +64,9 @@ test('nothing scrolls sideways at 200 % zoom', async ({ page }) => {
     await page.goto(path);
     await page.waitForLoadState('networkidle');
     const wide = await page.evaluate(() =>
-      [document.documentElement, ...Array.from(document.querySelectorAll('main, .pane'))].map((e) => e.scrollWidth - e.clientWidth),
+      [document.documentElement, ...Array.from(document.querySelectorAll('main, .pane'))].map(
+        (e) => e.scrollWidth - e.clientWidth,
+      ),
     );
     expect(Math.max(...wide), path).toBeLessThanOrEqual(0);
   }

@@ -47,7 +47,7 @@ export async function rewrite(scope: Locator, label: string | RegExp, text: stri
 export async function faults(page: Page): Promise<string[]> {
   await page.evaluate(axe.source);
   return await page.evaluate(async () => {
-    const { axe: tool } = window as unknown as { axe: typeof import('axe-core') };
+    const { axe: tool } = window as unknown as { axe: typeof axe };
     const { violations } = await tool.run(document, {
       runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
     });
@@ -59,4 +59,5 @@ export async function sitDown(page: Page, className: string, name: string): Prom
   await page.goto('/desk');
   await page.getByRole('button', { name: className }).click();
   await page.getByRole('button', { name }).click();
+  await page.getByRole('heading', { name: /^Hello/ }).waitFor();
 }

@@ -106,8 +106,8 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await expect(page.getByRole('button', { name: 'Give out to 3' })).toBeDisabled();
   await page.getByRole('radio', { name: 'Supported for Cador L.' }).check();
   await page.getByRole('link', { name: 'Look as Brea K.' }).first().click();
-  await expect(page.getByText('You look as Brea K. Nothing is kept.')).toBeVisible();
-  await expect(page.getByText('They look for seeds.')).toBeVisible();
+  await expect(page.getByText('Looking as Brea K. – nothing is kept')).toBeVisible();
+  await expect(page.getByText(/They look for seeds\./)).toBeVisible();
   await page.getByRole('button', { name: 'Back' }).first().click();
   await expect(page.getByText('looked at as 1 of 3 learners')).toBeVisible();
   await page.getByRole('button', { name: 'Give out to 3' }).click();
@@ -124,13 +124,13 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.reload();
   await expect(page.getByRole('radio', { name: 'Seeds' })).toBeChecked();
   await expect(page.getByRole('textbox', { name: /Where do the hens scratch/ })).toHaveValue('In the Yard.');
-  await page.getByRole('button', { name: 'Hand in …' }).click();
+  await page.getByRole('button', { name: 'Submit …' }).click();
   await expect(page.getByText('Some places are still empty')).toBeVisible();
   await page.getByRole('button', { name: 'Not yet' }).click();
   await page.getByRole('textbox', { name: /How many eggs/ }).fill('5 eggs');
-  await page.getByRole('button', { name: 'Hand in …' }).click();
-  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
-  await expect(page.getByText('Handed in')).toBeVisible();
+  await page.getByRole('button', { name: 'Submit …' }).click();
+  await page.getByRole('button', { name: 'Submit now' }).click();
+  await expect(page.getByText('Submitted')).toBeVisible();
 
   await sitDown(page, 'Tern class', 'Derwa M.');
   await page.getByRole('link', { name: /Start/ }).click();
@@ -138,9 +138,9 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.getByRole('textbox', { name: /Where do the hens scratch/ }).fill('barn');
   await page.getByRole('textbox', { name: /How many eggs/ }).fill('6');
   await page.getByRole('textbox', { name: /Why do hens scratch/ }).fill('To find food under the soil.');
-  await page.getByRole('button', { name: 'Hand in …' }).click();
-  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
-  await expect(page.getByText('Handed in')).toBeVisible();
+  await page.getByRole('button', { name: 'Submit …' }).click();
+  await page.getByRole('button', { name: 'Submit now' }).click();
+  await expect(page.getByText('Submitted')).toBeVisible();
 
   // Marked: by rule, overruled, commented, another go.
   await page.goto('/marking');
@@ -171,8 +171,8 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.getByRole('link', { name: /Another go/ }).click();
   await expect(page.getByText('Near the barn, yes.')).toBeVisible();
   await page.getByRole('textbox', { name: /Where do the hens scratch/ }).fill('the yard');
-  await page.getByRole('button', { name: 'Hand in …' }).click();
-  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: 'Submit …' }).click();
+  await page.getByRole('button', { name: 'Submit now' }).click();
   await page.goto('/marking');
   await page.getByRole('link', { name: 'Feeding the hens' }).click();
   await expect(page.getByRole('row', { name: /Derwa M/ })).toContainText('submitted, go 2');
@@ -183,20 +183,24 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await rewrite(
     page.locator('[data-block]').filter({ hasText: 'The hens scratch' }),
     /^Text: The hens/,
-    'The hens scratch in the orchard all day and look for worms and seeds.',
+    'The hens dig in the orchard all day and look for worms and seeds.',
   );
   await page.getByRole('button', { name: 'Save as revision 3' }).click();
   await expect(page.getByRole('heading', { name: 'Upkeep of Feeding the hens' })).toBeVisible();
   await expect(page.getByText('to decide', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: /Write it yourself/ }).click();
-  await page.getByLabel('Your own words for Supported').fill('The hens walk in the orchard. They look for worms and seeds.');
+  await page
+    .getByLabel('Your own words for Supported')
+    .fill('The hens walk in the orchard. They look for worms and seeds.');
   await page.getByRole('button', { name: 'Take these words' }).click();
   await expect(page.getByText('Nothing waits')).toBeVisible();
   await reload(page);
   await expect(page.getByText('decided: own words')).toBeVisible();
   await page.getByRole('link', { name: 'Back to the Bench' }).click();
   await page.getByRole('link', { name: /Supported/ }).click();
-  await expect(page.getByText('The hens walk in the orchard. They look for worms and seeds.', { exact: true }).first()).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Text: The hens walk in the orchard. They look for worms and seeds.' }),
+  ).toBeVisible();
 
   // The way back from an answer, after all this.
   await page.getByRole('link', { name: 'Marking' }).click();

@@ -46,13 +46,21 @@ const VIEWS = {
 
 await build();
 mkdirSync(out, { recursive: true });
-const hub = spawn('node', ['packages/hub/dist/main.js'], { cwd: root, env: { ...process.env, PORT: `${PORT}` }, stdio: ['ignore', 'pipe', 'inherit'] });
+const hub = spawn('node', ['packages/hub/dist/main.js'], {
+  cwd: root,
+  env: { ...process.env, PORT: `${PORT}` },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
 await new Promise((done) => hub.stdout.once('data', done));
 const browser = await launch();
 try {
   for (const [name, view] of Object.entries(VIEWS)) {
     if (only.length && !only.includes(name)) continue;
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', colorScheme: view.dark ? 'dark' : 'light' });
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      reducedMotion: 'reduce',
+      colorScheme: view.dark ? 'dark' : 'light',
+    });
     const page = await context.newPage();
     page.on('pageerror', (e) => console.error(name, e.message));
     page.on('console', (m) => m.type() === 'error' && console.error(name, m.text()));

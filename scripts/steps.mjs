@@ -24,7 +24,9 @@ export const bin = (name) => join(root, 'node_modules', '.bin', name);
 /** Installs the packages where the lock file has changed since they were. */
 export function install() {
   const mark = join(root, 'node_modules', '.lorvet-lock');
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
   console.log('Installing packages …');
   must(NPM, ['ci', '--no-audit', '--no-fund']);
@@ -42,7 +44,13 @@ function* filesIn(path) {
 
 /** Builds the application and the hub where anything they are made of has changed. */
 export function build() {
-  const sources = ['package-lock.json', 'packages/core/src', 'packages/web', 'packages/hub/src', 'packages/hub/tsconfig.json'];
+  const sources = [
+    'package-lock.json',
+    'packages/core/src',
+    'packages/web',
+    'packages/hub/src',
+    'packages/hub/tsconfig.json',
+  ];
   const hash = createHash('sha256');
   for (const source of sources)
     for (const file of filesIn(join(root, source))) {
@@ -70,7 +78,11 @@ export function chromium() {
     console.log('Installing Chromium …');
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
     run('apt-get', ['update', '-qq'], { env });
-    if (run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env }) === 0 && existsSync(CHROMIUM)) return;
+    if (
+      run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env }) === 0 &&
+      existsSync(CHROMIUM)
+    )
+      return;
   }
   console.error(
     `The interface tests need Chromium at ${CHROMIUM}. Install it ("sudo apt-get install chromium" on Debian), or name another: CHROMIUM=/path/to/chromium npm test`,
@@ -85,4 +97,3 @@ export const nodeVersion = () => {
     process.exit(1);
   }
 };
-

@@ -1,7 +1,10 @@
-import { createEsmPreset } from 'jest-preset-angular/presets/index.js';
+import presets from 'jest-preset-angular/presets/index.js';
+
+const { createEsmPreset } = presets;
 
 export default {
   ...createEsmPreset({ tsconfig: '<rootDir>/tsconfig.spec.json', diagnostics: false }),
+  testEnvironment: 'jest-preset-angular/environments/jest-jsdom-env',
   setupFilesAfterEnv: ['<rootDir>/src/test-setup.ts'],
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: {

@@ -3,14 +3,28 @@ export * from './activity/block';
 export * from './activity/blocks';
 export * from './activity/family';
 export { contentAddress, fingerprint } from './activity/fingerprint';
-export { type Category, type Choice, inverseOf, type Judgement, type PersonalValues, snippet } from './adjust/adjustment';
+export {
+  type Category,
+  type Choice,
+  inverseOf,
+  type Judgement,
+  type PersonalValues,
+  snippet,
+} from './adjust/adjustment';
 export { choicesToLeaveOut } from './adjust/fewer-choices';
 export { hasPersonalField, PERSONAL_FIELDS, personalFieldsIn } from './adjust/personal-fields';
 export { CannotRecord, type InPlace, recordInPlace, type Stamp, withoutAdjustment } from './adjust/record';
 export { type Adjustment, adjustmentKinds, type AdjustmentKindName, kindOfAdjustment } from './adjust/registry';
 export { type Edit, Sheet } from './adjust/sheet';
 export { proposeWords } from './adjust/word-bank';
-export { audienceOf, type Audience as HandOutAudience, type Band, bandsOf, classOf, type People } from './assign/audience';
+export {
+  audienceOf,
+  type Audience as HandOutAudience,
+  type Band,
+  bandsOf,
+  classOf,
+  type People,
+} from './assign/audience';
 export { type Check, coverage } from './assign/coverage';
 export { freeze } from './assign/freeze';
 export { giveOut } from './assign/give-out';
@@ -30,7 +44,15 @@ export { measure, type Measures, type Support } from './measure/measure';
 export { isHard, LEAST_WORDS, type Readability, readability } from './measure/readability';
 export { mergeText, type TextChange, textChanges, type TextMerge } from './upkeep/merge-text';
 export { carryOver, type Decision, pendingUpkeep, resolveUpkeep, saveRevision } from './upkeep/resolve';
-export { groupsToDecide, type MasterChange, masterChanges, upkeep, type UpkeepEntry, type UpkeepReport, waits } from './upkeep/upkeep';
+export {
+  groupsToDecide,
+  type MasterChange,
+  masterChanges,
+  upkeep,
+  type UpkeepEntry,
+  type UpkeepReport,
+  waits,
+} from './upkeep/upkeep';
 export * from './work/answer';
 export * from './work/copy';
 export { markItem, markThatCounts } from './work/mark-item';

@@ -37,7 +37,10 @@ export function hubApp(folder: string): Express {
       index: 'index.html',
       setHeaders: (res, path) => {
         // File names carry their content's hash, but for the page itself.
-        res.setHeader('Cache-Control', /-[A-Z0-9]{8}\.\w+$/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache');
+        res.setHeader(
+          'Cache-Control',
+          /-[A-Z0-9]{8}\.\w+$/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
+        );
       },
     }),
   );

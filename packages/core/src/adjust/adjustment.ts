@@ -109,10 +109,7 @@ export function inverseOf<A extends { id: Id }>(
   sheet: Sheet,
   context: ApplyContext = {},
 ): Edit[] {
-  return kind
-    .apply(a, sheet, context)
-    .edits.map(invertEdit)
-    .reverse();
+  return kind.apply(a, sheet, context).edits.map(invertEdit).reverse();
 }
 
 /** The first words of a text, for a sentence about it. */

@@ -1,7 +1,15 @@
 import { z } from 'zod';
 import { type Id, idSchema } from '../activity/block';
 import { blockSchema, isItem, labelOf, wordsOf } from '../activity/blocks';
-import { adjustmentBase, type AdjustmentKind, type Applied, missed, type Review, snippet, untouched } from './adjustment';
+import {
+  adjustmentBase,
+  type AdjustmentKind,
+  type Applied,
+  missed,
+  type Review,
+  snippet,
+  untouched,
+} from './adjustment';
 import type { Sheet } from './sheet';
 
 /** Where an added block stands: on a page, after a block of it (null: at its top). */
@@ -46,7 +54,9 @@ export function reviewPlace<A extends Placed>(a: A, sheet: Sheet, what: string):
     version: what,
     proposed: home ? `at the end of “${home.title}”` : '',
     choices: [
-      ...(result ? [{ choice: 'version' as const, label: `Put it at the end of “${snippet(home?.title ?? '', 30)}”`, result }] : []),
+      ...(result
+        ? [{ choice: 'version' as const, label: `Put it at the end of “${snippet(home?.title ?? '', 30)}”`, result }]
+        : []),
       { choice: 'master' as const, label: 'Let it go', result: null },
     ],
   };

@@ -29,7 +29,9 @@ export const keepPages: AdjustmentKind<KeepPages> = {
       if (a.pages.includes(page.id)) after = page.id;
       else edits.push({ edit: 'remove-page', page, after });
     }
-    const missed = a.pages.filter((id) => !sheet.page(id)).map((target) => ({ target, why: 'The page is no longer there.' }));
+    const missed = a.pages
+      .filter((id) => !sheet.page(id))
+      .map((target) => ({ target, why: 'The page is no longer there.' }));
     // With none of its pages left, keeping nothing would empty the sheet.
     return missed.length === a.pages.length ? { edits: [], missed } : { edits, missed };
   },
@@ -54,7 +56,11 @@ export const keepPages: AdjustmentKind<KeepPages> = {
         version: titles(sheet, kept),
         proposed: titles(sheet, [...kept, ...fresh]),
         choices: [
-          { choice: 'version', label: 'Do not take the new page', result: kept.length ? { ...a, pages: kept, known: here } : null },
+          {
+            choice: 'version',
+            label: 'Do not take the new page',
+            result: kept.length ? { ...a, pages: kept, known: here } : null,
+          },
           {
             choice: 'combined',
             label: 'Take the new page too',
@@ -72,7 +78,11 @@ export const keepPages: AdjustmentKind<KeepPages> = {
       version: titles(sheet, kept),
       proposed: titles(sheet, kept),
       choices: [
-        { choice: 'version', label: 'Keep the pages that are left', result: kept.length ? { ...a, pages: kept, known: here } : null },
+        {
+          choice: 'version',
+          label: 'Keep the pages that are left',
+          result: kept.length ? { ...a, pages: kept, known: here } : null,
+        },
         { choice: 'master', label: 'Show all pages', result: null },
       ],
     };

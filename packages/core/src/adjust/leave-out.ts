@@ -39,7 +39,9 @@ export const leaveOut: AdjustmentKind<LeaveOut> = {
   describe(a, basis) {
     if (a.what === 'page') {
       const page = basis.pages.find((p) => p.id === a.target);
-      return page ? `The page “${snippet(page.title)}” is left out.` : 'A page is left out that the basis no longer has.';
+      return page
+        ? `The page “${snippet(page.title)}” is left out.`
+        : 'A page is left out that the basis no longer has.';
     }
     const found = findBlock(basis, a.target)?.block;
     if (!found) return 'Something is left out that the basis no longer has.';

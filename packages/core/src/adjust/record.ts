@@ -50,7 +50,9 @@ export function recordInPlace(family: Family, versionId: Id, done: InPlace, stam
     withList(next ? list.map((a) => (a === old ? next : a)) : list.filter((a) => a !== old));
   const ownInsert = (blockId: Id) => {
     const from = originOf(derived, blockId).from;
-    return from !== 'master' && from.versionId === versionId ? list.find((a) => a.id === from.adjustment.id) : undefined;
+    return from !== 'master' && from.versionId === versionId
+      ? list.find((a) => a.id === from.adjustment.id)
+      : undefined;
   };
 
   switch (done.did) {

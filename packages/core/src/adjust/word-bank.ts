@@ -82,7 +82,11 @@ export const wordBank: AdjustmentKind<WordBank> = {
       version: a.words.join(' · '),
       proposed: words.join(' · '),
       choices: [
-        { choice: 'master', label: 'Take the words of the keys', result: proposed.length ? { ...a, words: proposed, was: proposed } : null },
+        {
+          choice: 'master',
+          label: 'Take the words of the keys',
+          result: proposed.length ? { ...a, words: proposed, was: proposed } : null,
+        },
         { choice: 'version', label: 'Keep this bank', result: { ...a, was: proposed } },
         { choice: 'combined', label: 'Take the combination', result: taken },
       ],

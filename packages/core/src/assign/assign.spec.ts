@@ -74,7 +74,12 @@ describe('learnerPackage', () => {
     expect(given.given['l-perran']).toBe(given.given['l-perran']);
     expect(given.given['l-brannoc']).not.toBe(given.given['l-ysolde']);
     const bus = w.handOuts['h-bus'] as HandOut;
-    const plain = giveOut({ ...bus, lines: bus.lines.map((l) => ({ ...l, versionId: null })) }, w.families['puncture'] as Family, people, NOW);
+    const plain = giveOut(
+      { ...bus, lines: bus.lines.map((l) => ({ ...l, versionId: null })) },
+      w.families['puncture'] as Family,
+      people,
+      NOW,
+    );
     expect(Object.keys(plain.frozen)).toHaveLength(1);
   });
 
@@ -90,7 +95,9 @@ describe('learnerPackage', () => {
 describe('coverage', () => {
   it('names who has none, who has two, overlaps, a version behind, dates the wrong way round', () => {
     expect(codes(survey)).toEqual(['behind', 'behind']);
-    const without = coverage({ ...survey, lines: survey.lines.slice(2) }, pool, people, NOW).find((c) => c.code === 'none');
+    const without = coverage({ ...survey, lines: survey.lines.slice(2) }, pool, people, NOW).find(
+      (c) => c.code === 'none',
+    );
     expect(without).toMatchObject({ level: 'mend', learnerIds: ['l-brannoc', 'l-ysolde'] });
     const twice = { ...survey, lines: [...survey.lines, { learnerId: 'l-jory', versionId: 'rp-ext' }] };
     expect(coverage(twice, pool, people, NOW).find((c) => c.code === 'twice')?.detail).toContain('Core and Extended');
@@ -99,14 +106,25 @@ describe('coverage', () => {
     expect(codes({ ...survey, way: 'to-read' })).toContain('to-read-with-items');
     expect(codes({ ...survey, lines: survey.lines.map((l) => ({ ...l, versionId: 'rp-core' })) })).toContain('unused');
     expect(codes({ ...survey, classIds: [] })).toContain('nobody');
-    const overlap = { ...people, groups: people.groups.map((g) => (g.id === 'g-shanny' ? { ...g, learnerIds: [...g.learnerIds, 'l-corin'] } : g)) };
+    const overlap = {
+      ...people,
+      groups: people.groups.map((g) => (g.id === 'g-shanny' ? { ...g, learnerIds: [...g.learnerIds, 'l-corin'] } : g)),
+    };
     const both = { ...survey, groupIds: ['g-limpets', 'g-shanny'] };
     expect(coverage(both, pool, overlap, NOW).find((c) => c.code === 'overlap')?.detail).toContain('Corin B.');
   });
 
   it('finds a personal field that nobody fills', () => {
-    const noField = { ...pool, versions: pool.versions.map((v) => (v.id === 'rp-core' ? { ...v, adjustments: v.adjustments.filter((a) => a.kind !== 'personal-fields') } : v)) };
-    expect(coverage(survey, noField, people, NOW).find((c) => c.code === 'unfilled')).toMatchObject({ level: 'mend', versionId: 'rp-core' });
+    const noField = {
+      ...pool,
+      versions: pool.versions.map((v) =>
+        v.id === 'rp-core' ? { ...v, adjustments: v.adjustments.filter((a) => a.kind !== 'personal-fields') } : v,
+      ),
+    };
+    expect(coverage(survey, noField, people, NOW).find((c) => c.code === 'unfilled')).toMatchObject({
+      level: 'mend',
+      versionId: 'rp-core',
+    });
   });
 
   it('puts every learner of the audience under one heading', () => {

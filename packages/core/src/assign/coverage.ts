@@ -38,7 +38,10 @@ export interface Check {
 const named = (learners: readonly Learner[], most = 4): string =>
   learners.length <= most
     ? learners.map((l) => l.name).join(', ')
-    : `${learners.slice(0, most).map((l) => l.name).join(', ')} and ${learners.length - most} more`;
+    : `${learners
+        .slice(0, most)
+        .map((l) => l.name)
+        .join(', ')} and ${learners.length - most} more`;
 
 /** Everything that is wrong or unusual about a hand-out. `now` is local, 'yyyy-MM-ddTHH:mm'. */
 export function coverage(handOut: HandOut, family: Family, people: People, now: string): Check[] {
@@ -62,7 +65,8 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
       learnerIds: learners.map((l) => l.id),
       ...(versionId === undefined ? {} : { versionId }),
     });
-  const versionName = (id: Id | null) => (id === null ? 'Master' : (versionOf(family, id)?.name ?? 'A removed version'));
+  const versionName = (id: Id | null) =>
+    id === null ? 'Master' : (versionOf(family, id)?.name ?? 'A removed version');
 
   if (audience.length === 0)
     say('mend', 'nobody', 'It is for nobody yet', 'Choose a class, a group or single learners.');
@@ -91,7 +95,13 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
     groups.slice(i + 1).forEach((other) => {
       const both = audience.filter((l) => g.learnerIds.includes(l.id) && other.learnerIds.includes(l.id));
       if (both.length)
-        say('confirm', 'overlap', `“${g.name}” and “${other.name}” overlap`, `${named(both)} ${both.length === 1 ? 'is' : 'are'} in both.`, both);
+        say(
+          'confirm',
+          'overlap',
+          `“${g.name}” and “${other.name}” overlap`,
+          `${named(both)} ${both.length === 1 ? 'is' : 'are'} in both.`,
+          both,
+        );
     }),
   );
   const gone = handOut.lines.filter((l) => l.versionId !== null && !versionOf(family, l.versionId));
@@ -119,15 +129,37 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
     if (versionId !== null && !version) continue;
     const learners = audience.filter((l) => linesOf(l.id).some((x) => x.versionId === versionId));
     if (version && waiting.has(version.id))
-      say('confirm', 'behind', `${version.name} is behind its master`, `The master is at revision ${latest(family).n}; a decision waits.`, learners, versionId);
+      say(
+        'confirm',
+        'behind',
+        `${version.name} is behind its master`,
+        `The master is at revision ${latest(family).n}; a decision waits.`,
+        learners,
+        versionId,
+      );
     const content = derive(family, versionId).content;
     const items = itemsOf(content);
     const shown = content.pages.some((p) => p.blocks.some((b) => b.audience === 'learner'));
-    if (!shown) say('mend', 'empty', `${versionName(versionId)} is empty`, 'A learner would see nothing.', learners, versionId);
+    if (!shown)
+      say('mend', 'empty', `${versionName(versionId)} is empty`, 'A learner would see nothing.', learners, versionId);
     if (handOut.way === 'one-each' && shown && items.length === 0)
-      say('confirm', 'nothing-to-answer', `${versionName(versionId)} asks for nothing`, 'Should it be given to read instead?', learners, versionId);
+      say(
+        'confirm',
+        'nothing-to-answer',
+        `${versionName(versionId)} asks for nothing`,
+        'Should it be given to read instead?',
+        learners,
+        versionId,
+      );
     if (handOut.way === 'to-read' && items.length > 0)
-      say('confirm', 'to-read-with-items', `${versionName(versionId)} has ${items.length} questions`, 'Given to read, nobody can answer them.', learners, versionId);
+      say(
+        'confirm',
+        'to-read-with-items',
+        `${versionName(versionId)} has ${items.length} questions`,
+        'Given to read, nobody can answer them.',
+        learners,
+        versionId,
+      );
     const told = items.filter((i) => givesAway(`${i.prompt} ${i.hint ?? ''}`, i, ''));
     const [first] = told;
     if (first)
@@ -145,11 +177,23 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
         return filled.pages.some((p) => p.blocks.some((b) => wordsOf(b).some((w) => hasPersonalField(w.text))));
       });
       if (holes.length)
-        say('mend', 'unfilled', 'A personal field would stay open', `${versionName(versionId)} has a field such as [name]. Add “Fill personal fields” to it.`, holes, versionId);
+        say(
+          'mend',
+          'unfilled',
+          'A personal field would stay open',
+          `${versionName(versionId)} has a field such as [name]. Add “Fill personal fields” to it.`,
+          holes,
+          versionId,
+        );
     }
   }
   const unused = family.versions.filter((v) => !v.learnerId && !used.has(v.id));
   if (unused.length && audience.length)
-    say('confirm', 'unused', unused.length === 1 ? `${unused[0]?.name} is given to nobody` : `${unused.length} versions are given to nobody`, `${unused.map((v) => v.name).join(', ')}.`);
+    say(
+      'confirm',
+      'unused',
+      unused.length === 1 ? `${unused[0]?.name} is given to nobody` : `${unused.length} versions are given to nobody`,
+      `${unused.map((v) => v.name).join(', ')}.`,
+    );
   return checks;
 }

@@ -71,7 +71,8 @@ function weigh(c: Candidate, learner: Learner): { score: number; reasons: string
   if (needs.readingGrade !== null && grade !== undefined) {
     const above = grade - needs.readingGrade;
     if (above > 0.5) reasons.push([-above * 1.5, `text at ${one(grade)}, above reading at ${one(needs.readingGrade)}`]);
-    else if (above >= -2.5) reasons.push([1 + above * 0.2, `text at ${one(grade)} fits reading at ${one(needs.readingGrade)}`]);
+    else if (above >= -2.5)
+      reasons.push([1 + above * 0.2, `text at ${one(grade)} fits reading at ${one(needs.readingGrade)}`]);
     else reasons.push([above * 0.2, `text at ${one(grade)}, well below reading at ${one(needs.readingGrade)}`]);
   }
   if (needs.wantsMore && c.asksMore) reasons.push([4, 'asks for more, as the card wishes']);

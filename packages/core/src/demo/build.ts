@@ -46,7 +46,13 @@ export const b = {
   text: (id: Id, text: string): Block => ({ id, kind: 'text', audience: 'learner', text }),
   tell: (id: Id, text: string): Block => ({ id, kind: 'instruction', audience: 'learner', text }),
   note: (id: Id, text: string): Block => ({ id, kind: 'teacher-note', audience: 'teacher', text }),
-  picture: (id: Id, assetId: string, alt: string): Block => ({ id, kind: 'picture', audience: 'learner', assetId, alt }),
+  picture: (id: Id, assetId: string, alt: string): Block => ({
+    id,
+    kind: 'picture',
+    audience: 'learner',
+    assetId,
+    alt,
+  }),
   one: (id: Id, prompt: string, options: string[], x: ItemExtras = {}): Block => ({
     ...item(id, prompt, x),
     kind: 'single-choice',
@@ -80,7 +86,12 @@ export const b = {
   }),
 };
 
-export const page = (id: Id, title: string, ...blocks: Block[]): Page => ({ id, title, orientation: 'portrait', blocks });
+export const page = (id: Id, title: string, ...blocks: Block[]): Page => ({
+  id,
+  title,
+  orientation: 'portrait',
+  blocks,
+});
 
 /** A family under construction: versions are made the way a teacher makes them, by changing things in place. */
 export class FamilyMaker {
@@ -125,7 +136,9 @@ export function withBlock(content: Content, blockId: Id, change: (block: Block) 
   return {
     ...content,
     pages: content.pages.map((p) =>
-      p.blocks.some((x) => x.id === blockId) ? { ...p, blocks: p.blocks.map((x) => (x.id === blockId ? change(x) : x)) } : p,
+      p.blocks.some((x) => x.id === blockId)
+        ? { ...p, blocks: p.blocks.map((x) => (x.id === blockId ? change(x) : x)) }
+        : p,
     ),
   };
 }

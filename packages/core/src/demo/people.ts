@@ -1,6 +1,18 @@
-import { EMPTY_NEEDS, type Group, type Learner, type NeedsCard, PLAIN_COMFORT, type SchoolClass } from '../learners/learner';
+import {
+  EMPTY_NEEDS,
+  type Group,
+  type Learner,
+  type NeedsCard,
+  PLAIN_COMFORT,
+  type SchoolClass,
+} from '../learners/learner';
 
-const who = (id: string, name: string, needs: Partial<NeedsCard>, comfort: Partial<Learner['comfort']> = {}): Learner => ({
+const who = (
+  id: string,
+  name: string,
+  needs: Partial<NeedsCard>,
+  comfort: Partial<Learner['comfort']> = {},
+): Learner => ({
   id: `l-${id}`,
   name,
   needs: { ...EMPTY_NEEDS, ...needs },
@@ -8,9 +20,30 @@ const who = (id: string, name: string, needs: Partial<NeedsCard>, comfort: Parti
 });
 
 export const LEARNERS: readonly Learner[] = [
-  who('brannoc', 'Brannoc T.', { readingGrade: 3.2, supports: ['word bank', 'short sentences'], interests: ['crabs'], goals: [{ id: 'g-brannoc', text: 'Reads a short text and finds two facts in it' }] }),
-  who('ysolde', 'Ysolde M.', { readingGrade: 3.6, supports: ['word bank', 'hints'], interests: ['horses'], languages: ['Breton'] }, { size: 22 }),
-  who('oriel', 'Oriel P.', { readingGrade: 2.8, supports: ['word bank', 'two or three choices', 'short sentences'], interests: ['trains'], goals: [{ id: 'g-oriel', text: 'Finishes one page without a break' }], note: 'One thing at a time.' }, { font: 'lexend', size: 26, spacing: 1.8, colours: 'cream' }),
+  who('brannoc', 'Brannoc T.', {
+    readingGrade: 3.2,
+    supports: ['word bank', 'short sentences'],
+    interests: ['crabs'],
+    goals: [{ id: 'g-brannoc', text: 'Reads a short text and finds two facts in it' }],
+  }),
+  who(
+    'ysolde',
+    'Ysolde M.',
+    { readingGrade: 3.6, supports: ['word bank', 'hints'], interests: ['horses'], languages: ['Breton'] },
+    { size: 22 },
+  ),
+  who(
+    'oriel',
+    'Oriel P.',
+    {
+      readingGrade: 2.8,
+      supports: ['word bank', 'two or three choices', 'short sentences'],
+      interests: ['trains'],
+      goals: [{ id: 'g-oriel', text: 'Finishes one page without a break' }],
+      note: 'One thing at a time.',
+    },
+    { font: 'lexend', size: 26, spacing: 1.8, colours: 'cream' },
+  ),
   who('tamsin', 'Tamsin W.', { readingGrade: 3.9, supports: ['word bank', 'hints'], interests: ['drums'] }),
   who('corin', 'Corin B.', { note: 'New this week; reading level not known yet.' }),
   who('wilmot', 'Wilmot A.', { readingGrade: 6, interests: ['kites'] }),
@@ -41,8 +74,23 @@ export const CLASSES: readonly SchoolClass[] = [
 ];
 
 export const GROUPS: readonly Group[] = [
-  { id: 'g-limpets', name: 'Limpets', purpose: 'reading, this term', learnerIds: ids('brannoc', 'ysolde', 'oriel', 'tamsin', 'corin') },
-  { id: 'g-shanny', name: 'Shanny', purpose: 'reading, this term', learnerIds: ids('wilmot', 'demelza', 'jory', 'kerra', 'merryn', 'lamorna') },
+  {
+    id: 'g-limpets',
+    name: 'Limpets',
+    purpose: 'reading, this term',
+    learnerIds: ids('brannoc', 'ysolde', 'oriel', 'tamsin', 'corin'),
+  },
+  {
+    id: 'g-shanny',
+    name: 'Shanny',
+    purpose: 'reading, this term',
+    learnerIds: ids('wilmot', 'demelza', 'jory', 'kerra', 'merryn', 'lamorna'),
+  },
   { id: 'g-anemones', name: 'Anemones', purpose: 'reading, this term', learnerIds: ids('perran', 'elowen', 'senara') },
-  { id: 'g-curlews', name: 'Curlews', purpose: 'number, Tuesdays', learnerIds: ids('tegan', 'ansel', 'zennor', 'nessa') },
+  {
+    id: 'g-curlews',
+    name: 'Curlews',
+    purpose: 'number, Tuesdays',
+    learnerIds: ids('tegan', 'ansel', 'zennor', 'nessa'),
+  },
 ];

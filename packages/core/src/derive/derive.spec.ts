@@ -79,7 +79,9 @@ describe('derive', () => {
   it('fills personal fields for a learner and leaves them as written without one', () => {
     const family = demo();
     const words = (learner?: object) =>
-      JSON.stringify(derive(family, 'rp-sup', learner ? { learner } : {}).content).match(/\[name\]|Tamsin|You, choose/g);
+      JSON.stringify(derive(family, 'rp-sup', learner ? { learner } : {}).content).match(
+        /\[name\]|Tamsin|You, choose/g,
+      );
     expect(words()).toEqual(['[name]']);
     expect(words({ name: 'Tamsin' })).toEqual(['Tamsin']);
     expect(words({})).toEqual(['You, choose']);

@@ -156,7 +156,11 @@ export function derive(family: Family, versionId: Id | null, options: DeriveOpti
     if (options.at === undefined) kept.set(version, { basis, derived });
   }
   if (!options.learner) return derived;
-  return applyAll(derived, chain.flatMap((v) => touchesOf(v, true)), options);
+  return applyAll(
+    derived,
+    chain.flatMap((v) => touchesOf(v, true)),
+    options,
+  );
 }
 
 /** The content a version is made on. */

@@ -45,7 +45,9 @@ export function readBackup(bytes: Uint8Array): { workspace: Workspace; at: strin
     );
   }
   if (!files['manifest.json'])
-    throw new Problem('This ZIP file is not a Lorvet backup: it has no manifest. Choose the file that “Save a backup” wrote.');
+    throw new Problem(
+      'This ZIP file is not a Lorvet backup: it has no manifest. Choose the file that “Save a backup” wrote.',
+    );
   const manifest = manifestSchema.safeParse(parse(files, 'manifest.json'));
   if (!manifest.success)
     throw new Problem('This ZIP file was not written by Lorvet, or its manifest is damaged.', placesOf(manifest.error));
@@ -71,7 +73,9 @@ export function readBackup(bytes: Uint8Array): { workspace: Workspace; at: strin
   const workspace = out as Workspace;
   for (const f of Object.values(workspace.families))
     for (const r of f.revisions)
-      for (const id of doubledIds(r.content)) details.push(`families, ${r.content.title}, revision ${r.n}: “${id}” stands twice`);
-  if (details.length) throw new Problem('The backup has records that cannot be right. Nothing was changed.', details.slice(0, 8));
+      for (const id of doubledIds(r.content))
+        details.push(`families, ${r.content.title}, revision ${r.n}: “${id}” stands twice`);
+  if (details.length)
+    throw new Problem('The backup has records that cannot be right. Nothing was changed.', details.slice(0, 8));
   return { workspace, at: manifest.data.at };
 }

@@ -41,9 +41,13 @@ export function readClassTable(text: string): ClassTable {
   const filled = lines.filter((l) => l.cells.some((c) => c !== ''));
   const [head, ...rows] = filled;
   if (!head || rows.length === 0)
-    throw new Problem('This file holds no class list: it needs a first line that names the columns and a line for each learner.');
+    throw new Problem(
+      'This file holds no class list: it needs a first line that names the columns and a line for each learner.',
+    );
   if (/[\0\uFFFD]/.test(text))
-    throw new Problem('This file is not plain text. In the spreadsheet program, save it as CSV (UTF-8), then choose that file.');
+    throw new Problem(
+      'This file is not plain text. In the spreadsheet program, save it as CSV (UTF-8), then choose that file.',
+    );
   const guess: Partial<Record<ClassField, number>> = {};
   const taken = new Set<number>();
   for (const f of CLASS_FIELDS) {
@@ -85,7 +89,11 @@ const several = (cell: string) =>
     .filter(Boolean);
 
 /** Turns rows into learners by the mapping of columns; every line that cannot be right is named. */
-export function mapClassList(table: ClassTable, mapping: Partial<Record<ClassField, number>>, className: string): ClassList {
+export function mapClassList(
+  table: ClassTable,
+  mapping: Partial<Record<ClassField, number>>,
+  className: string,
+): ClassList {
   if (mapping.name === undefined) throw new Problem('Choose the column that holds the names.');
   const learners: ListedLearner[] = [];
   const bad: BadLine[] = [];

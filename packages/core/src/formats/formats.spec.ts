@@ -38,24 +38,38 @@ describe('backup', () => {
     ['a ZIP cut short', bytes.slice(0, bytes.length / 2), /damaged/],
     ['a foreign ZIP', zipSync({ 'a.txt': strToU8('x') }), /not a Lorvet backup/],
     ['a foreign manifest', changed('manifest.json', () => '{"product":"other"}'), /not written by Lorvet/],
-    ['a newer format', changed('manifest.json', (t) => t.replace('"format": 1', '"format": 9')), /newer Lorvet \(format 9/],
+    [
+      'a newer format',
+      changed('manifest.json', (t) => t.replace('"format": 1', '"format": 9')),
+      /newer Lorvet \(format 9/,
+    ],
     ['a missing part', changed('copies.json', () => null), /lacks “copies.json”/],
     ['a part that is no JSON', changed('copies.json', () => '[{'), /copies.json/],
     ['a part that is no list', changed('copies.json', () => '{}'), /not a list/],
   ])('says what is wrong with %s', (_, file, says) => expect(problem(() => readBackup(file)).message).toMatch(says));
 
   it('names the record and the field that cannot be right, and takes nothing', () => {
-    const p = problem(() => readBackup(changed('learners.json', (t) => t.replace('"readingGrade":3.2', '"readingGrade":"high"'))));
+    const p = problem(() =>
+      readBackup(changed('learners.json', (t) => t.replace('"readingGrade":3.2', '"readingGrade":"high"'))),
+    );
     expect(p.details.join()).toMatch(/learners, record 1: needs › readingGrade/);
     const fewer = problem(() => readBackup(changed('groups.json', () => '[]')));
     expect(fewer.details.join()).toMatch(/groups: 0 records, where the manifest counts 4/);
-    const twice = problem(() => readBackup(changed('classes.json', (t) => JSON.stringify((JSON.parse(t) as { id: string }[]).map((c) => ({ ...c, id: 'same' }))))));
+    const twice = problem(() =>
+      readBackup(
+        changed('classes.json', (t) =>
+          JSON.stringify((JSON.parse(t) as { id: string }[]).map((c) => ({ ...c, id: 'same' }))),
+        ),
+      ),
+    );
     expect(twice.details.join()).toMatch(/its id is there twice/);
   });
 });
 
 describe('class list', () => {
-  const table = readClassTable('\uFEFFPupil;Form;Reading age\nBrea K.;4B;3,5\n\n;4B;2\nCador L.;4B;99\nBrea K.;4B;4\nEndel;4B;1;extra\n');
+  const table = readClassTable(
+    '\uFEFFPupil;Form;Reading age\nBrea K.;4B;3,5\n\n;4B;2\nCador L.;4B;99\nBrea K.;4B;4\nEndel;4B;1;extra\n',
+  );
 
   it('reads any separator, guesses the columns, and keeps the file’s line numbers', () => {
     expect(table.headers).toEqual(['Pupil', 'Form', 'Reading age']);

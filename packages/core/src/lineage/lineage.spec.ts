@@ -14,7 +14,12 @@ const copyOf = (name: string) => w.copies[`h-survey.l-${name}`] as Copy;
 describe('lineage', () => {
   it('leads from an answer through every adjustment to the master’s block of that revision', () => {
     const l = lineageOf(pool, survey, copyOf('oriel'), 'rp-q1');
-    expect(l).toMatchObject({ answerWords: 'Mussel', versionName: 'Supported, Oriel', master: { revision: { n: 2 } }, changedSince: false });
+    expect(l).toMatchObject({
+      answerWords: 'Mussel',
+      versionName: 'Supported, Oriel',
+      master: { revision: { n: 2 } },
+      changedSince: false,
+    });
     expect(l?.steps.map((s) => [s.versionName, s.sentence.slice(-24)])).toEqual([
       ['Supported', 'sel · Jellyfish · Shrimp.'.slice(-24)],
       ['Supported, Oriel', ' of 3: Mussel · Jellyfish.'.slice(-24)],
@@ -23,7 +28,10 @@ describe('lineage', () => {
   });
 
   it('says of an added question that no master stands behind it', () => {
-    expect(lineageOf(pool, survey, copyOf('perran'), 'rp-x1')).toMatchObject({ master: null, steps: [{ versionName: 'Extended' }] });
+    expect(lineageOf(pool, survey, copyOf('perran'), 'rp-x1')).toMatchObject({
+      master: null,
+      steps: [{ versionName: 'Extended' }],
+    });
     expect(lineageOf(pool, survey, copyOf('brannoc'), 'rp-x1')).toBeUndefined();
   });
 
@@ -46,9 +54,24 @@ describe('lineage', () => {
 describe('the states of a copy', () => {
   const at = (opensAt: string | null) => ({ opensAt });
   const NOW = '2026-11-24T09:00';
-  const go = (n: number, submitted: boolean) => ({ n, startedAt: '', submittedAt: submitted ? 'x' : null, answers: {} });
-  const copy = (...goes: ReturnType<typeof go>[]): Copy => ({ id: 'c', handOutId: 'h', learnerId: 'l', frozen: 'f', goes });
-  const said = (n: number, decision: 'another go' | 'complete') => ({ id: 'c', copyId: 'c', responses: [{ ...emptyResponse(n), decision }] });
+  const go = (n: number, submitted: boolean) => ({
+    n,
+    startedAt: '',
+    submittedAt: submitted ? 'x' : null,
+    answers: {},
+  });
+  const copy = (...goes: ReturnType<typeof go>[]): Copy => ({
+    id: 'c',
+    handOutId: 'h',
+    learnerId: 'l',
+    frozen: 'f',
+    goes,
+  });
+  const said = (n: number, decision: 'another go' | 'complete') => ({
+    id: 'c',
+    copyId: 'c',
+    responses: [{ ...emptyResponse(n), decision }],
+  });
 
   it.each([
     ['not open yet', at('2026-11-25T09:00'), undefined, undefined],

@@ -25,7 +25,10 @@ const judged = (done: Done, id = 'rp-core') => {
 describe('classify', () => {
   it('calls it a modification when the last item of an objective goes, alone or together with others', () => {
     expect(judged({ did: 'remove-block', blockId: 'rp-q9' })).toBe('accommodation');
-    const both = act(act(pool, 'rp-core', { did: 'remove-block', blockId: 'rp-q9' }), 'rp-core', { did: 'remove-block', blockId: 'rp-q10' });
+    const both = act(act(pool, 'rp-core', { did: 'remove-block', blockId: 'rp-q9' }), 'rp-core', {
+      did: 'remove-block',
+      blockId: 'rp-q10',
+    });
     expect(classify(both, 'rp-core').judgement).toBe('modification');
     expect(classify(both, 'rp-core').why.join()).toContain('Explain adaptations');
     expect(judged({ did: 'keep-pages', pageIds: ['rp-p1'] })).toBe('modification');
@@ -34,8 +37,12 @@ describe('classify', () => {
   it('calls it a modification when the answer is given away', () => {
     expect(judged({ did: 'hint', blockId: 'rp-q4', text: 'It is a crab.' })).toBe('modification');
     expect(judged({ did: 'hint', blockId: 'rp-q4', text: 'It has ten legs.' })).toBe('accommodation');
-    expect(judged({ did: 'words', blockId: 'rp-q8', field: 'prompt', text: 'There are 7 limpets more. How many?' })).toBe('modification');
-    expect(judged({ did: 'remove-options', blockId: 'rp-q1', optionIds: ['rp-q1-2', 'rp-q1-3', 'rp-q1-4'] })).toBe('modification');
+    expect(
+      judged({ did: 'words', blockId: 'rp-q8', field: 'prompt', text: 'There are 7 limpets more. How many?' }),
+    ).toBe('modification');
+    expect(judged({ did: 'remove-options', blockId: 'rp-q1', optionIds: ['rp-q1-2', 'rp-q1-3', 'rp-q1-4'] })).toBe(
+      'modification',
+    );
     expect(judged({ did: 'remove-options', blockId: 'rp-q1', optionIds: ['rp-q1-4'] })).toBe('accommodation');
     expect(judged({ did: 'word-bank', pageId: 'rp-p1', after: null })).toBe('modification');
     expect(judged({ did: 'word-bank', pageId: 'rp-p2', after: null })).toBe('accommodation');
@@ -44,10 +51,17 @@ describe('classify', () => {
   it('keeps the teacher’s judgement beside the computed one, and lets it count', () => {
     const family = act(pool, 'rp-core', { did: 'hint', blockId: 'rp-q4', text: 'It is a crab.' });
     const overrule = { judgement: 'accommodation' as const, reason: 'the word is on the wall' };
-    const versions = family.versions.map((v) => (v.id === 'rp-core' ? { ...v, adjustments: v.adjustments.map((a, i, all) => (i === all.length - 1 ? { ...a, overrule } : a)) } : v));
+    const versions = family.versions.map((v) =>
+      v.id === 'rp-core'
+        ? { ...v, adjustments: v.adjustments.map((a, i, all) => (i === all.length - 1 ? { ...a, overrule } : a)) }
+        : v,
+    );
     const result = classify({ ...family, versions }, 'rp-core');
     expect(result.judgement).toBe('accommodation');
-    expect(result.adjustments.get(last(family, 'rp-core').id)).toMatchObject({ judgement: 'modification', overruled: overrule });
+    expect(result.adjustments.get(last(family, 'rp-core').id)).toMatchObject({
+      judgement: 'modification',
+      overruled: overrule,
+    });
   });
 
   it('calls further questions alone an addition', () => expect(classify(pool, 'rp-ext').judgement).toBe('addition'));
@@ -79,7 +93,13 @@ describe('readability', () => {
 describe('measure', () => {
   it('counts what a learner reads: no note, no key; and says what is dropped', () => {
     const m = measure(latest(pool).content);
-    const without = { ...latest(pool).content, pages: latest(pool).content.pages.map((p) => ({ ...p, blocks: p.blocks.filter((b) => b.kind !== 'teacher-note') })) };
+    const without = {
+      ...latest(pool).content,
+      pages: latest(pool).content.pages.map((p) => ({
+        ...p,
+        blocks: p.blocks.filter((b) => b.kind !== 'teacher-note'),
+      })),
+    };
     expect(measure(without).words).toBe(m.words);
     expect([m.pages, m.items]).toEqual([3, 11]);
     const oriel = measure(derive(pool, 'rp-oriel').content);

@@ -67,7 +67,10 @@ export function measure(content: Content): Measures {
     readability: text,
     choicesPerItem,
     minutes: words / READING_WORDS_PER_MINUTE + items.reduce((n, i) => n + itemRules(i).minutes, 0),
-    demand: Object.fromEntries(DEMANDS.map((d) => [d, items.filter((i) => i.demand === d).length])) as Record<Demand, number>,
+    demand: Object.fromEntries(DEMANDS.map((d) => [d, items.filter((i) => i.demand === d).length])) as Record<
+      Demand,
+      number
+    >,
     supports,
     objectivesKept: content.objectives.filter((o) => asked.has(o.id)),
     objectivesDropped: content.objectives.filter((o) => !asked.has(o.id)),

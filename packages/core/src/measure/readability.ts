@@ -27,8 +27,21 @@ export function sentencesIn(text: string): string[] {
 export function isHard(word: string): boolean {
   const w = word.toLowerCase().replace(/['’]s$/, '');
   if (/\d/.test(w) || w.length < 2) return false;
-  const forms = [w, w.replace(/s$/, ''), w.replace(/es$/, ''), w.replace(/ies$/, 'y'), w.replace(/ed$/, ''), w.replace(/d$/, '')];
-  forms.push(w.replace(/ing$/, ''), w.replace(/ing$/, 'e'), w.replace(/ly$/, ''), w.replace(/er$/, ''), w.replace(/est$/, ''));
+  const forms = [
+    w,
+    w.replace(/s$/, ''),
+    w.replace(/es$/, ''),
+    w.replace(/ies$/, 'y'),
+    w.replace(/ed$/, ''),
+    w.replace(/d$/, ''),
+  ];
+  forms.push(
+    w.replace(/ing$/, ''),
+    w.replace(/ing$/, 'e'),
+    w.replace(/ly$/, ''),
+    w.replace(/er$/, ''),
+    w.replace(/est$/, ''),
+  );
   forms.push(w.replace(/(.)\1(ed|ing)$/, '$1'));
   return !forms.some((f) => known.has(f));
 }

@@ -116,7 +116,12 @@ export function inPlace(family: Family, step: Step): Family {
     { did: 'remove-options', blockId: at.b.id, optionIds: wrong.slice(0, 1) },
     { did: 'hint', blockId: at.b.id, text: step.words },
     { did: 'word-bank', pageId: page.id, after: null },
-    { did: 'insert-block', pageId: page.id, after: page.blocks[0]?.id ?? null, block: { id: newId(), kind: 'text', audience: 'learner', text: step.words } },
+    {
+      did: 'insert-block',
+      pageId: page.id,
+      after: page.blocks[0]?.id ?? null,
+      block: { id: newId(), kind: 'text', audience: 'learner', text: step.words },
+    },
     { did: 'keep-pages', pageIds: [page.id] },
     { did: 'remove-page', pageId: page.id },
   ];

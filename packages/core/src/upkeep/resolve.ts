@@ -54,7 +54,11 @@ export function carryOver(family: Family, settler: Settler): Family {
         sentence: e.why,
       });
   }
-  const waiting = new Set(upkeep(out, latest(out).n).entries.filter(waits).map((e) => e.versionId));
+  const waiting = new Set(
+    upkeep(out, latest(out).n)
+      .entries.filter(waits)
+      .map((e) => e.versionId),
+  );
   const n = latest(out).n;
   const behind = (id: Id) => waiting.has(id) || chainOf(out, id).some((v) => waiting.has(v.id));
   if (out.versions.every((v) => v.upTo === n || behind(v.id))) return out;

@@ -38,7 +38,9 @@ describe('mergeText', () => {
 
   it('joins two changes of different words, and keeps the version’s where they meet', () => {
     const old = 'The crab hides under a stone all day.';
-    expect(mergeText(old, 'The crab hides under a flat stone all day.', 'The crab sits under a stone all day.')).toMatchObject({
+    expect(
+      mergeText(old, 'The crab hides under a flat stone all day.', 'The crab sits under a stone all day.'),
+    ).toMatchObject({
       clean: true,
       text: 'The crab sits under a flat stone all day.',
     });
@@ -83,7 +85,11 @@ describe('upkeep', () => {
         const old = before(s);
         const content = s[3].reduce(editMaster, latest(old).content);
         const { family } = saveRevision(old, content, '', settler);
-        const waiting = new Set(pendingUpkeep(family).entries.filter(waits).map((e) => e.adjustmentId));
+        const waiting = new Set(
+          pendingUpkeep(family)
+            .entries.filter(waits)
+            .map((e) => e.adjustmentId),
+        );
         for (const v of family.versions) {
           const was = old.versions.find((o) => o.id === v.id);
           const derived = derive(family, v.id).content;
@@ -120,12 +126,18 @@ describe('upkeep', () => {
         for (let i = 0; i < 40; i++) {
           const [first] = pendingUpkeep(family).entries.filter(waits);
           if (!first) break;
-          family = resolveUpkeep(family, [{ versionId: first.versionId, adjustmentId: first.adjustmentId, choice: 'master' }], settler);
+          family = resolveUpkeep(
+            family,
+            [{ versionId: first.versionId, adjustmentId: first.adjustmentId, choice: 'master' }],
+            settler,
+          );
         }
         expect(pendingUpkeep(family).entries.filter(waits)).toEqual([]);
         expect(family.versions.every((v) => v.upTo === latest(family).n)).toBe(true);
         for (const v of family.versions)
-          expect(derive(family, v.id).reports.filter((r) => r.status === 'skipped' || r.status === 'unsettled')).toEqual([]);
+          expect(
+            derive(family, v.id).reports.filter((r) => r.status === 'skipped' || r.status === 'unsettled'),
+          ).toEqual([]);
       }),
       { numRuns: 300 },
     );
@@ -170,7 +182,11 @@ describe('the demo’s waiting question', () => {
     const [entry] = pendingUpkeep(family).entries.filter(waits);
     if (!entry) throw new Error('nothing waits');
     const { versionId, adjustmentId } = entry;
-    const done = resolveUpkeep(family, [{ versionId, adjustmentId, choice: 'own words', words: 'The sea goes out.' }], settler);
+    const done = resolveUpkeep(
+      family,
+      [{ versionId, adjustmentId, choice: 'own words', words: 'The sea goes out.' }],
+      settler,
+    );
     expect(findBlock(derive(done, versionId).content, 'rp-t1')?.block).toMatchObject({ text: 'The sea goes out.' });
     expect(done.versions[0]?.upkeepLog.at(-1)).toMatchObject({ outcome: 'own words', by: 'T', revision: 3 });
   });
@@ -188,7 +204,10 @@ describe('each kind under a change of its basis', () => {
   };
   const edit = (id: string, change: object) => (c: Content) => ({
     ...c,
-    pages: c.pages.map((p) => ({ ...p, blocks: p.blocks.map((b) => (b.id === id ? ({ ...b, ...change } as typeof b) : b)) })),
+    pages: c.pages.map((p) => ({
+      ...p,
+      blocks: p.blocks.map((b) => (b.id === id ? ({ ...b, ...change } as typeof b) : b)),
+    })),
   });
   const without = (id: string) => (c: Content) => ({
     ...c,

@@ -145,7 +145,6 @@ export function upkeep(family: Family, from: number): UpkeepReport {
 /** The entries that wait for someone, with those that ask the same question together. */
 export function groupsToDecide(report: UpkeepReport): UpkeepEntry[][] {
   const groups = new Map<string, UpkeepEntry[]>();
-  for (const e of report.entries)
-    if (waits(e)) groups.set(e.groupKey, [...(groups.get(e.groupKey) ?? []), e]);
+  for (const e of report.entries) if (waits(e)) groups.set(e.groupKey, [...(groups.get(e.groupKey) ?? []), e]);
   return [...groups.values()];
 }

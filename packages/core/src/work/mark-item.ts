@@ -5,7 +5,8 @@ import type { Response } from './copy';
 /** Marks one answer by the item's own rule; what a rule cannot judge is left to the teacher. */
 export function markItem(item: ItemBlock, answer: Answer | undefined): ItemMark {
   const rules = itemRules(item);
-  if (!answer || rules.isEmpty(answer)) return { verdict: 'empty', points: 0, outOf: item.points, why: 'Nothing was given.' };
+  if (!answer || rules.isEmpty(answer))
+    return { verdict: 'empty', points: 0, outOf: item.points, why: 'Nothing was given.' };
   return rules.mark(item, answer);
 }
 
@@ -16,6 +17,7 @@ export function markThatCounts(
   response: Response | undefined,
 ): ItemMark & { readonly byTeacher: boolean } {
   const own = response?.marks[item.id];
-  if (own) return { verdict: own.verdict, points: own.points, outOf: item.points, why: 'Marked by you.', byTeacher: true };
+  if (own)
+    return { verdict: own.verdict, points: own.points, outOf: item.points, why: 'Marked by you.', byTeacher: true };
   return { ...markItem(item, answer), byTeacher: false };
 }

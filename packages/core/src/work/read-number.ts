@@ -3,7 +3,10 @@
  * a simple fraction ("1/2", "2 1/2"). Null where it is not one.
  */
 export function readNumber(text: string, unit: string): number | null {
-  let t = text.trim().toLowerCase().replace(/\u2212/g, '-');
+  let t = text
+    .trim()
+    .toLowerCase()
+    .replace(/\u2212/g, '-');
   const u = unit.trim().toLowerCase();
   if (u && t.endsWith(u)) t = t.slice(0, -u.length).trim();
   const fraction = /^(-)?(?:(\d+) )?(\d+)\/(\d+)$/.exec(t);

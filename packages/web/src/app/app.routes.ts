@@ -8,7 +8,11 @@ const started: CanActivateFn = () =>
 
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'shelf' },
-  { path: 'welcome', title: 'Welcome – Lorvet', loadComponent: () => import('./welcome/welcome').then((m) => m.Welcome) },
+  {
+    path: 'welcome',
+    title: 'Welcome – Lorvet',
+    loadComponent: () => import('./welcome/welcome').then((m) => m.Welcome),
+  },
   { path: 'demo', title: 'Lorvet', loadComponent: () => import('./welcome/start-demo').then((m) => m.StartDemo) },
   {
     path: '',
@@ -16,22 +20,88 @@ export const routes: Routes = [
     loadComponent: () => import('./frame').then((m) => m.Frame),
     children: [
       { path: 'shelf', title: 'Shelf – Lorvet', loadComponent: () => import('./shelf/shelf').then((m) => m.Shelf) },
-      { path: 'bench', pathMatch: 'full', title: 'Bench – Lorvet', loadComponent: () => import('./bench/bench-door').then((m) => m.BenchDoor) },
-      { path: 'bench/:familyId/upkeep', title: 'Upkeep – Lorvet', loadComponent: () => import('./bench/upkeep').then((m) => m.UpkeepView) },
-      { path: 'bench/:familyId', title: 'Bench – Lorvet', loadComponent: () => import('./bench/bench').then((m) => m.Bench) },
-      { path: 'bench/:familyId/:versionId', title: 'Bench – Lorvet', loadComponent: () => import('./bench/bench').then((m) => m.Bench) },
-      { path: 'learners', title: 'Learners – Lorvet', loadComponent: () => import('./learners/learners').then((m) => m.Learners) },
-      { path: 'hand-outs', title: 'Hand-outs – Lorvet', loadComponent: () => import('./handouts/handouts').then((m) => m.HandOuts) },
-      { path: 'hand-outs/:id', title: 'Plan – Lorvet', loadComponent: () => import('./handouts/plan').then((m) => m.Plan) },
-      { path: 'marking', title: 'Marking – Lorvet', loadComponent: () => import('./marking/marking-list').then((m) => m.MarkingList) },
-      { path: 'marking/:id', title: 'Marking – Lorvet', loadComponent: () => import('./marking/marking').then((m) => m.MarkingGrid) },
-      { path: 'keeping', title: 'Keeping – Lorvet', loadComponent: () => import('./keeping/keeping').then((m) => m.Keeping) },
+      {
+        path: 'bench',
+        pathMatch: 'full',
+        title: 'Bench – Lorvet',
+        loadComponent: () => import('./bench/bench-door').then((m) => m.BenchDoor),
+      },
+      {
+        path: 'bench/:familyId/upkeep',
+        title: 'Upkeep – Lorvet',
+        loadComponent: () => import('./bench/upkeep').then((m) => m.UpkeepView),
+      },
+      {
+        path: 'bench/:familyId',
+        title: 'Bench – Lorvet',
+        loadComponent: () => import('./bench/bench').then((m) => m.Bench),
+      },
+      {
+        path: 'bench/:familyId/:versionId',
+        title: 'Bench – Lorvet',
+        loadComponent: () => import('./bench/bench').then((m) => m.Bench),
+      },
+      {
+        path: 'learners',
+        title: 'Learners – Lorvet',
+        loadComponent: () => import('./learners/learners').then((m) => m.Learners),
+      },
+      {
+        path: 'hand-outs',
+        title: 'Hand-outs – Lorvet',
+        loadComponent: () => import('./handouts/handouts').then((m) => m.HandOuts),
+      },
+      {
+        path: 'hand-outs/:id',
+        title: 'Plan – Lorvet',
+        loadComponent: () => import('./handouts/plan').then((m) => m.Plan),
+      },
+      {
+        path: 'marking',
+        title: 'Marking – Lorvet',
+        loadComponent: () => import('./marking/marking-list').then((m) => m.MarkingList),
+      },
+      {
+        path: 'marking/:id',
+        title: 'Marking – Lorvet',
+        loadComponent: () => import('./marking/marking').then((m) => m.MarkingGrid),
+      },
+      {
+        path: 'keeping',
+        title: 'Keeping – Lorvet',
+        loadComponent: () => import('./keeping/keeping').then((m) => m.Keeping),
+      },
     ],
   },
-  { path: 'desk', canActivate: [started], title: 'Desk', loadComponent: () => import('./desk/desk-door').then((m) => m.DeskDoor) },
-  { path: 'desk/work', canActivate: [started], title: 'My work', loadComponent: () => import('./desk/my-work').then((m) => m.MyWork) },
-  { path: 'desk/work/:handOutId', canActivate: [started], title: 'My work', loadComponent: () => import('./desk/sheet').then((m) => m.DeskSheet) },
-  { path: 'look/version/:versionId', canActivate: [started], title: 'Looking as a learner', loadComponent: () => import('./desk/look-as').then((m) => m.LookAs) },
-  { path: 'look/:handOutId/:learnerId', canActivate: [started], title: 'Looking as a learner', loadComponent: () => import('./desk/look-as').then((m) => m.LookAs) },
+  {
+    path: 'desk',
+    canActivate: [started],
+    title: 'Desk',
+    loadComponent: () => import('./desk/desk-door').then((m) => m.DeskDoor),
+  },
+  {
+    path: 'desk/work',
+    canActivate: [started],
+    title: 'My work',
+    loadComponent: () => import('./desk/my-work').then((m) => m.MyWork),
+  },
+  {
+    path: 'desk/work/:handOutId',
+    canActivate: [started],
+    title: 'My work',
+    loadComponent: () => import('./desk/sheet').then((m) => m.DeskSheet),
+  },
+  {
+    path: 'look/version/:versionId',
+    canActivate: [started],
+    title: 'Looking as a learner',
+    loadComponent: () => import('./desk/look-as').then((m) => m.LookAs),
+  },
+  {
+    path: 'look/:handOutId/:learnerId',
+    canActivate: [started],
+    title: 'Looking as a learner',
+    loadComponent: () => import('./desk/look-as').then((m) => m.LookAs),
+  },
   { path: '**', redirectTo: 'shelf' },
 ];

@@ -24,13 +24,33 @@ const THEME = 'lorvet-theme';
       </nav>
       <span class="grow"></span>
       <span class="small kept" role="status">{{ keeper.saved() ? 'All kept' : 'Keeping …' }}</span>
-      <button class="btn quiet icon" type="button" [disabled]="!work.undoLabel()" (click)="work.undo()" [title]="work.undoLabel() ? 'Undo: ' + work.undoLabel() + ' (Ctrl Z)' : 'Nothing to undo'">
-        <svg lucideIcon="undo-2"></svg><span class="sr">{{ work.undoLabel() ? 'Undo: ' + work.undoLabel() : 'Undo' }}</span>
+      <button
+        class="btn quiet icon"
+        type="button"
+        [disabled]="!work.undoLabel()"
+        (click)="work.undo()"
+        [title]="work.undoLabel() ? 'Undo: ' + work.undoLabel() + ' (Ctrl Z)' : 'Nothing to undo'"
+      >
+        <svg lucideIcon="undo-2"></svg
+        ><span class="sr">{{ work.undoLabel() ? 'Undo: ' + work.undoLabel() : 'Undo' }}</span>
       </button>
-      <button class="btn quiet icon" type="button" [disabled]="!work.redoLabel()" (click)="work.redo()" [title]="work.redoLabel() ? 'Redo: ' + work.redoLabel() + ' (Ctrl Y)' : 'Nothing to redo'">
-        <svg lucideIcon="redo-2"></svg><span class="sr">{{ work.redoLabel() ? 'Redo: ' + work.redoLabel() : 'Redo' }}</span>
+      <button
+        class="btn quiet icon"
+        type="button"
+        [disabled]="!work.redoLabel()"
+        (click)="work.redo()"
+        [title]="work.redoLabel() ? 'Redo: ' + work.redoLabel() + ' (Ctrl Y)' : 'Nothing to redo'"
+      >
+        <svg lucideIcon="redo-2"></svg
+        ><span class="sr">{{ work.redoLabel() ? 'Redo: ' + work.redoLabel() : 'Redo' }}</span>
       </button>
-      <button class="btn quiet icon" type="button" (click)="switchTheme()" [attr.aria-pressed]="dark()" title="Dark colours">
+      <button
+        class="btn quiet icon"
+        type="button"
+        (click)="switchTheme()"
+        [attr.aria-pressed]="dark()"
+        title="Dark colours"
+      >
         <svg [lucideIcon]="dark() ? 'sun' : 'moon'"></svg><span class="sr">Dark colours</span>
       </button>
       <a class="btn" routerLink="/desk">Learners’ desk</a>
@@ -148,7 +168,8 @@ export class Frame {
   ];
 
   constructor() {
-    const wanted = localStorage.getItem(THEME) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
+    const wanted =
+      localStorage.getItem(THEME) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
     this.show(wanted === 'dark');
   }
 

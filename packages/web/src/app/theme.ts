@@ -18,9 +18,25 @@ const surface = {
 };
 const scheme = {
   surface,
-  primary: { color: 'var(--accent)', contrastColor: 'var(--accent-ink)', hoverColor: 'var(--accent-strong)', activeColor: 'var(--accent-strong)' },
-  highlight: { background: 'var(--accent-soft)', focusBackground: 'var(--accent-soft)', color: 'var(--ink)', focusColor: 'var(--ink)' },
-  content: { background: 'var(--surface)', hoverBackground: 'var(--sunken)', borderColor: 'var(--line)', color: 'var(--ink)', hoverColor: 'var(--ink)' },
+  primary: {
+    color: 'var(--accent)',
+    contrastColor: 'var(--accent-ink)',
+    hoverColor: 'var(--accent-strong)',
+    activeColor: 'var(--accent-strong)',
+  },
+  highlight: {
+    background: 'var(--accent-soft)',
+    focusBackground: 'var(--accent-soft)',
+    color: 'var(--ink)',
+    focusColor: 'var(--ink)',
+  },
+  content: {
+    background: 'var(--surface)',
+    hoverBackground: 'var(--sunken)',
+    borderColor: 'var(--line)',
+    color: 'var(--ink)',
+    hoverColor: 'var(--ink)',
+  },
   text: { color: 'var(--ink)', hoverColor: 'var(--ink)', mutedColor: 'var(--ink-2)', hoverMutedColor: 'var(--ink)' },
   formField: {
     background: 'var(--surface)',

@@ -56,7 +56,8 @@ export const isItem = (block: Block): block is ItemBlock => 'prompt' in block;
 export const isChoice = (block: Block): block is Extract<Block, { options: unknown }> => 'options' in block;
 export const labelOf = (block: Block): string => kindOf(block).label;
 export const wordsOf = (block: Block): WordsField[] => kindOf(block).words(block);
-export const withWords = (block: Block, field: string, text: string): Block => kindOf(block).withWords(block, field, text);
+export const withWords = (block: Block, field: string, text: string): Block =>
+  kindOf(block).withWords(block, field, text);
 export const forLearner = (block: Block): LearnerBlock => kindOf(block).forLearner(block);
 export const freshBlock = (kind: BlockKindName, id: Id, newId: () => Id): Block => blockKinds[kind].fresh(id, newId);
 

@@ -39,7 +39,12 @@ export class BenchBlock {
     const b = this.block();
     if (!isChoice(b)) return null;
     const key = keyIdsOf(b);
-    return b.options.map((o, i) => ({ ...o, field: `option:${o.id}`, label: `Choice ${i + 1}`, isKey: key.includes(o.id) }));
+    return b.options.map((o, i) => ({
+      ...o,
+      field: `option:${o.id}`,
+      label: `Choice ${i + 1}`,
+      isKey: key.includes(o.id),
+    }));
   });
   protected readonly label = computed(() => labelOf(this.block()));
   protected readonly keyText = computed(() => {
@@ -84,7 +89,13 @@ export class BenchBlock {
   protected setKeyText(text: string): void {
     const b = this.block();
     if (b.kind === 'short-text')
-      this.changed.emit({ ...b, key: text.split('/').map((k) => k.trim()).filter(Boolean) });
+      this.changed.emit({
+        ...b,
+        key: text
+          .split('/')
+          .map((k) => k.trim())
+          .filter(Boolean),
+      });
     if (b.kind === 'long-text') this.changed.emit({ ...b, key: text });
   }
 

@@ -55,7 +55,9 @@ export class BenchView {
       (c) => ({
         ...c,
         pages: c.pages.map((p) =>
-          p.blocks.some((b) => b.id === block.id) ? { ...p, blocks: p.blocks.map((b) => (b.id === block.id ? block : b)) } : p,
+          p.blocks.some((b) => b.id === block.id)
+            ? { ...p, blocks: p.blocks.map((b) => (b.id === block.id ? block : b)) }
+            : p,
         ),
       }),
       label,

@@ -73,7 +73,10 @@ export class Bench {
       this.view.familyId.set(this.familyId());
       this.view.versionId.set(this.versionId() ?? null);
       this.view.chosen.set(null);
-      localStorage.setItem('lorvet-bench', this.versionId() ? `${this.familyId()}/${this.versionId()}` : this.familyId());
+      localStorage.setItem(
+        'lorvet-bench',
+        this.versionId() ? `${this.familyId()}/${this.versionId()}` : this.familyId(),
+      );
     });
     effect(() => {
       if (this.lostVersion() && this.view.versionId() === this.versionId())

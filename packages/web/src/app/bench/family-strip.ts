@@ -16,9 +16,17 @@ import { NewVersion } from './new-version';
     @if (view.family(); as family) {
       <nav aria-label="Family">
         <h3>Family</h3>
-        <a [routerLink]="['/bench', family.id]" routerLinkActive="on" [routerLinkActiveOptions]="{ exact: true }" ariaCurrentWhenActive="page">
+        <a
+          [routerLink]="['/bench', family.id]"
+          routerLinkActive="on"
+          [routerLinkActiveOptions]="{ exact: true }"
+          ariaCurrentWhenActive="page"
+        >
           <lv-swatch [swatch]="null" />
-          <span><strong>{{ title() }}</strong><small>master · revision {{ revision() }}{{ family.draft ? ' + changes' : '' }}</small></span>
+          <span
+            ><strong>{{ title() }}</strong
+            ><small>master · revision {{ revision() }}{{ family.draft ? ' + changes' : '' }}</small></span
+          >
         </a>
         @for (v of versions(); track v.id) {
           <a
@@ -29,7 +37,10 @@ import { NewVersion } from './new-version';
             class="version"
           >
             <lv-swatch [swatch]="v.swatch" />
-            <span><strong>{{ v.name }}</strong><small>{{ v.changes }} · {{ v.learners }}</small></span>
+            <span
+              ><strong>{{ v.name }}</strong
+              ><small>{{ v.changes }} · {{ v.learners }}</small></span
+            >
           </a>
         }
       </nav>

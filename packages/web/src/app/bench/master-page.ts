@@ -86,11 +86,14 @@ export class MasterPage {
     const to = event.container.data;
     if (from === to && event.previousIndex === event.currentIndex) return;
     const block = event.item.data;
-    this.view.changeMaster((c) => {
-      const taken = withoutBlock(c, block.id);
-      const page = taken.pages.find((p) => p.id === to);
-      return placeBlock(taken, block, to, page?.blocks[event.currentIndex - 1]?.id ?? null);
-    }, `move ${this.name(block).toLowerCase()}`);
+    this.view.changeMaster(
+      (c) => {
+        const taken = withoutBlock(c, block.id);
+        const page = taken.pages.find((p) => p.id === to);
+        return placeBlock(taken, block, to, page?.blocks[event.currentIndex - 1]?.id ?? null);
+      },
+      `move ${this.name(block).toLowerCase()}`,
+    );
   }
 
   protected keyed(event: KeyboardEvent, block: Block): void {
@@ -129,7 +132,8 @@ export class MasterPage {
     const now = this.view.family();
     const left = now ? pendingUpkeep(now).entries.filter(waits).length : 0;
     if (left > 0 || report.entries.length > 0) void this.router.navigate(['/bench', family.id, 'upkeep']);
-    else this.notice.done(`Revision ${report.to} saved`, family.versions.length ? 'It asks nothing of the versions.' : '');
+    else
+      this.notice.done(`Revision ${report.to} saved`, family.versions.length ? 'It asks nothing of the versions.' : '');
   }
 
   protected drop(): void {

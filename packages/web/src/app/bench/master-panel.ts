@@ -15,56 +15,130 @@ import { MeasuresTable } from './measures-table';
         @if (chosen(); as b) {
           <h3>Chosen: {{ b.name }}</h3>
           @if (b.item; as item) {
-            <label class="field">Objective
+            <label class="field"
+              >Objective
               <select #o (change)="set(item, { objectiveId: o.value || undefined })">
                 <option value="">none</option>
-                @for (x of master.objectives; track x.id) {<option [value]="x.id" [selected]="x.id === item.objectiveId">{{ x.text }}</option>}
+                @for (x of master.objectives; track x.id) {
+                  <option [value]="x.id" [selected]="x.id === item.objectiveId">{{ x.text }}</option>
+                }
               </select>
             </label>
             <div class="two">
-              <label class="field">Demand
+              <label class="field"
+                >Demand
                 <select #d (change)="setDemand(item, d.value)">
-                  @for (x of demands; track x) {<option [value]="x" [selected]="x === item.demand">{{ x }}</option>}
+                  @for (x of demands; track x) {
+                    <option [value]="x" [selected]="x === item.demand">{{ x }}</option>
+                  }
                 </select>
               </label>
-              <label class="field">Points
-                <input #p type="number" min="0" max="100" [value]="item.points" (change)="set(item, { points: clamp(p.valueAsNumber) })" />
+              <label class="field"
+                >Points
+                <input
+                  #p
+                  type="number"
+                  min="0"
+                  max="100"
+                  [value]="item.points"
+                  (change)="set(item, { points: clamp(p.valueAsNumber) })"
+                />
               </label>
             </div>
-            <label class="field">Hint for everybody
-              <textarea #h rows="2" [value]="item.hint ?? ''" (change)="set(item, { hint: h.value.trim() || undefined })"></textarea>
+            <label class="field"
+              >Hint for everybody
+              <textarea
+                #h
+                rows="2"
+                [value]="item.hint ?? ''"
+                (change)="set(item, { hint: h.value.trim() || undefined })"
+              ></textarea>
             </label>
             @if (item.kind === 'short-text') {
-              <label class="check"><input type="checkbox" #s [checked]="item.spellingTolerant" (change)="set(item, { spellingTolerant: s.checked })" />A slip of spelling still counts</label>
+              <label class="check"
+                ><input
+                  type="checkbox"
+                  #s
+                  [checked]="item.spellingTolerant"
+                  (change)="set(item, { spellingTolerant: s.checked })"
+                />A slip of spelling still counts</label
+              >
             }
           } @else if (b.canBeTeachers) {
-            <label class="check"><input type="checkbox" #t [checked]="b.block.audience === 'teacher'" (change)="setAudience(b.block, t.checked)" />Only for you, never shown to learners</label>
+            <label class="check"
+              ><input
+                type="checkbox"
+                #t
+                [checked]="b.block.audience === 'teacher'"
+                (change)="setAudience(b.block, t.checked)"
+              />Only for you, never shown to learners</label
+            >
           }
           @if (uses().length) {
             <h3>In the versions</h3>
             <ul class="uses">
               @for (u of uses(); track u.versionId) {
-                <li><strong>{{ u.versionName }}</strong> {{ u.how }}<small>{{ u.learnerIds.length }} learner{{ u.learnerIds.length === 1 ? '' : 's' }}</small></li>
+                <li>
+                  <strong>{{ u.versionName }}</strong> {{ u.how
+                  }}<small>{{ u.learnerIds.length }} learner{{ u.learnerIds.length === 1 ? '' : 's' }}</small>
+                </li>
               }
             </ul>
           }
           <button class="btn quiet" type="button" (click)="view.chosen.set(null)">About the whole activity</button>
         } @else {
           <h3>About this activity</h3>
-          <label class="field">Title <input #title maxlength="200" [value]="master.title" (change)="about({ title: title.value.trim() || master.title })" /></label>
-          <label class="field">Subject <input #subject maxlength="100" [value]="master.subject" (change)="about({ subject: subject.value.trim() })" /></label>
-          <label class="field">Ages <input #ages maxlength="40" [value]="master.ages" (change)="about({ ages: ages.value.trim() })" /></label>
+          <label class="field"
+            >Title
+            <input
+              #title
+              maxlength="200"
+              [value]="master.title"
+              (change)="about({ title: title.value.trim() || master.title })"
+          /></label>
+          <label class="field"
+            >Subject
+            <input
+              #subject
+              maxlength="100"
+              [value]="master.subject"
+              (change)="about({ subject: subject.value.trim() })"
+          /></label>
+          <label class="field"
+            >Ages <input #ages maxlength="40" [value]="master.ages" (change)="about({ ages: ages.value.trim() })"
+          /></label>
           <h3>Objectives</h3>
           <ul class="stack objectives">
             @for (o of master.objectives; track o.id) {
               <li class="row">
-                <input class="input grow" #text [value]="o.text" [attr.aria-label]="'Objective ' + ($index + 1)" (change)="objective(o.id, text.value)" />
-                <button class="btn quiet icon" type="button" [attr.aria-label]="'Remove objective ' + o.text" (click)="objective(o.id, '')"><svg lucideIcon="x"></svg></button>
+                <input
+                  class="input grow"
+                  #text
+                  [value]="o.text"
+                  [attr.aria-label]="'Objective ' + ($index + 1)"
+                  (change)="objective(o.id, text.value)"
+                />
+                <button
+                  class="btn quiet icon"
+                  type="button"
+                  [attr.aria-label]="'Remove objective ' + o.text"
+                  (click)="objective(o.id, '')"
+                >
+                  <svg lucideIcon="x"></svg>
+                </button>
               </li>
             }
-            <li><form class="row" (submit)="$event.preventDefault(); addObjective(fresh.value); fresh.value = ''">
-              <input class="input grow" #fresh maxlength="300" aria-label="New objective" placeholder="New objective" /><button class="btn" type="submit">Add</button>
-            </form></li>
+            <li>
+              <form class="row" (submit)="$event.preventDefault(); addObjective(fresh.value); fresh.value = ''">
+                <input
+                  class="input grow"
+                  #fresh
+                  maxlength="300"
+                  aria-label="New objective"
+                  placeholder="New objective"
+                /><button class="btn" type="submit">Add</button>
+              </form>
+            </li>
           </ul>
           <lv-measures-table [master]="measures()" />
         }
@@ -99,13 +173,20 @@ import { MeasuresTable } from './measures-table';
 export class MasterPanel {
   protected readonly view = inject(BenchView);
   protected readonly demands = DEMANDS;
-  protected readonly measures = computed(() => measure(this.view.master() as NonNullable<ReturnType<BenchView['master']>>));
+  protected readonly measures = computed(() =>
+    measure(this.view.master() as NonNullable<ReturnType<BenchView['master']>>),
+  );
   protected readonly chosen = computed(() => {
     const master = this.view.master();
     const block = master && findBlock(master, this.view.chosen() ?? '')?.block;
     if (!master || !block) return null;
     const canBeTeachers = ['text', 'instruction', 'picture', 'heading'].includes(block.kind);
-    return { block, item: isItem(block) ? block : null, name: nameOf(block, numbersOf(master).get(block.id) ?? 0), canBeTeachers };
+    return {
+      block,
+      item: isItem(block) ? block : null,
+      name: nameOf(block, numbersOf(master).get(block.id) ?? 0),
+      canBeTeachers,
+    };
   });
   protected readonly uses = computed(() => {
     const family = this.view.family();
@@ -117,7 +198,10 @@ export class MasterPanel {
     return Number.isFinite(n) ? Math.min(100, Math.max(0, n)) : 1;
   }
 
-  protected set(item: ItemBlock, patch: { [K in 'objectiveId' | 'hint' | 'points' | 'spellingTolerant']?: unknown }): void {
+  protected set(
+    item: ItemBlock,
+    patch: { [K in 'objectiveId' | 'hint' | 'points' | 'spellingTolerant']?: unknown },
+  ): void {
     const next: Record<string, unknown> = { ...item, ...patch };
     for (const [k, v] of Object.entries(patch)) if (v === undefined) delete next[k];
     this.view.changeBlock(next as Block, 'what an item is for');
@@ -142,7 +226,9 @@ export class MasterPanel {
     this.view.changeMaster(
       (c) => ({
         ...c,
-        objectives: words ? c.objectives.map((o) => (o.id === id ? { ...o, text: words } : o)) : c.objectives.filter((o) => o.id !== id),
+        objectives: words
+          ? c.objectives.map((o) => (o.id === id ? { ...o, text: words } : o))
+          : c.objectives.filter((o) => o.id !== id),
       }),
       'objectives',
     );

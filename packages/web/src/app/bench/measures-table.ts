@@ -14,21 +14,33 @@ interface Row {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <table>
-      <caption>Measures</caption>
+      <caption>
+        Measures
+      </caption>
       <thead>
-        <tr><th scope="col"><span class="sr">Measure</span></th><th scope="col">master</th>@if (here()) {<th scope="col">here</th>}</tr>
+        <tr>
+          <th scope="col"><span class="sr">Measure</span></th>
+          <th scope="col">master</th>
+          @if (here()) {
+            <th scope="col">here</th>
+          }
+        </tr>
       </thead>
       <tbody>
         @for (r of rows(); track r.name) {
           <tr [title]="r.title">
             <th scope="row">{{ r.name }}</th>
             <td>{{ r.left }}</td>
-            @if (here()) {<td [class.other]="r.left !== r.right">{{ r.right }}</td>}
+            @if (here()) {
+              <td [class.other]="r.left !== r.right">{{ r.right }}</td>
+            }
           </tr>
         }
       </tbody>
     </table>
-    @if (tooShort()) {<p class="small">Formulas need at least {{ least }} words of text.</p>}
+    @if (tooShort()) {
+      <p class="small">Formulas need at least {{ least }} words of text.</p>
+    }
   `,
   styles: `
     table {
@@ -70,18 +82,41 @@ export class MeasuresTable {
   protected readonly rows = computed<Row[]>(() => {
     const m = this.master();
     const h = this.here() ?? m;
-    const row = (name: string, title: string, of: (x: Measures) => string): Row => ({ name, title, left: of(m), right: of(h) });
+    const row = (name: string, title: string, of: (x: Measures) => string): Row => ({
+      name,
+      title,
+      left: of(m),
+      right: of(h),
+    });
     const formula = (pick: (f: NonNullable<Measures['readability']['formulas']>) => number) => (x: Measures) =>
       x.readability.formulas ? pick(x.readability.formulas).toFixed(1) : '–';
     return [
       row('Pages', '', (x) => `${x.pages}`),
       row('Items', 'Questions that ask for an answer', (x) => `${x.items}`),
       row('Words', 'All words a learner reads', (x) => `${x.words}`),
-      row('Words per sentence', 'In passages, instructions and questions', (x) => x.readability.wordsPerSentence.toFixed(1)),
-      row('Grade (Flesch–Kincaid)', 'US school grade; Kincaid and others 1975', formula((f) => f.fleschKincaidGrade)),
-      row('Grade (Coleman–Liau)', 'US school grade; Coleman and Liau 1975', formula((f) => f.colemanLiau)),
-      row('Dale–Chall score', '4.9 and below is grade 4; Dale and Chall 1948', formula((f) => f.daleChall)),
-      row('Hard words (Dale–Chall)', 'Different words not on the list of familiar words', (x) => `${x.readability.hardWords.length}`),
+      row('Words per sentence', 'In passages, instructions and questions', (x) =>
+        x.readability.wordsPerSentence.toFixed(1),
+      ),
+      row(
+        'Grade (Flesch–Kincaid)',
+        'US school grade; Kincaid and others 1975',
+        formula((f) => f.fleschKincaidGrade),
+      ),
+      row(
+        'Grade (Coleman–Liau)',
+        'US school grade; Coleman and Liau 1975',
+        formula((f) => f.colemanLiau),
+      ),
+      row(
+        'Dale–Chall score',
+        '4.9 and below is grade 4; Dale and Chall 1948',
+        formula((f) => f.daleChall),
+      ),
+      row(
+        'Hard words (Dale–Chall)',
+        'Different words not on the list of familiar words',
+        (x) => `${x.readability.hardWords.length}`,
+      ),
       row('Choices per item', '', (x) => (x.choicesPerItem === null ? '–' : x.choicesPerItem.toFixed(1))),
       row('Minutes, about', '90 words a minute, and each kind of item its own time', (x) => x.minutes.toFixed(0)),
       row('Objectives', 'Objectives that still have an item', (x) => `${x.objectivesKept.length}`),

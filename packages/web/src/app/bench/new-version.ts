@@ -13,13 +13,27 @@ import { BenchView } from './bench-view';
   imports: [Dialog, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p-dialog header="New version" [visible]="open()" (visibleChange)="open.set($event)" [modal]="true" [draggable]="false" closeAriaLabel="Close" [style]="{ width: '440px' }">
+    <p-dialog
+      header="New version"
+      [visible]="open()"
+      (visibleChange)="open.set($event)"
+      [modal]="true"
+      [draggable]="false"
+      closeAriaLabel="Close"
+      [style]="{ width: '440px' }"
+    >
       <form class="stack" (submit)="$event.preventDefault(); make(name.value, basis.value, learner.value)">
-        <label class="field">Name
+        <label class="field"
+          >Name
           <input #name required maxlength="120" [value]="proposedName()" list="tiers" autocomplete="off" />
         </label>
-        <datalist id="tiers"><option value="Supported"></option><option value="Core"></option><option value="Extended"></option></datalist>
-        <label class="field">Made on
+        <datalist id="tiers">
+          <option value="Supported"></option>
+          <option value="Core"></option>
+          <option value="Extended"></option>
+        </datalist>
+        <label class="field"
+          >Made on
           <select #basis>
             <option value="" [selected]="!view.versionId()">the master</option>
             @for (v of versions(); track v.id) {
@@ -27,15 +41,20 @@ import { BenchView } from './bench-view';
             }
           </select>
         </label>
-        <label class="field">For
+        <label class="field"
+          >For
           <select #learner>
             <option value="">any learner</option>
-            @for (l of view.work.people().learners; track l.id) {<option [value]="l.id">{{ l.name }} only</option>}
+            @for (l of view.work.people().learners; track l.id) {
+              <option [value]="l.id">{{ l.name }} only</option>
+            }
           </select>
         </label>
         @if (swatch(); as s) {
-          <p class="row small"><lv-swatch [swatch]="s" [size]="34" /> Its swatch. The letter is drawn by lot, so it says nothing of level.
-            <button class="btn quiet" type="button" (click)="draw()">Draw another</button></p>
+          <p class="row small">
+            <lv-swatch [swatch]="s" [size]="34" /> Its swatch. The letter is drawn by lot, so it says nothing of level.
+            <button class="btn quiet" type="button" (click)="draw()">Draw another</button>
+          </p>
         }
         <div class="row end">
           <button class="btn" type="button" (click)="open.set(false)">Cancel</button>
@@ -78,8 +97,14 @@ export class NewVersion {
       return this.clock.pick(left.length ? left : all);
     };
     this.swatch.set({
-      pattern: free(PATTERNS, used.map((s) => s.pattern)),
-      colour: free(COLOURS, used.map((s) => s.colour)),
+      pattern: free(
+        PATTERNS,
+        used.map((s) => s.pattern),
+      ),
+      colour: free(
+        COLOURS,
+        used.map((s) => s.colour),
+      ),
       letter: this.clock.letter(used.map((s) => s.letter)),
     });
   }

@@ -1,6 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { type Decision, groupsToDecide, latest, masterChanges, pendingUpkeep, type UpkeepEntry, versionOf } from '@lorvet/core';
+import {
+  type Decision,
+  groupsToDecide,
+  latest,
+  masterChanges,
+  pendingUpkeep,
+  type UpkeepEntry,
+  versionOf,
+} from '@lorvet/core';
 import { BenchActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
@@ -73,7 +81,12 @@ export class UpkeepView {
     this.apart.set(next);
   }
 
-  protected decide(group: { key: string; asked: readonly { entry: UpkeepEntry }[] }, entry: UpkeepEntry, choice: Decision['choice'], words?: string): void {
+  protected decide(
+    group: { key: string; asked: readonly { entry: UpkeepEntry }[] },
+    entry: UpkeepEntry,
+    choice: Decision['choice'],
+    words?: string,
+  ): void {
     const entries = this.all(group.key) && choice !== 'own words' ? group.asked.map((a) => a.entry) : [entry];
     const decisions = entries.map((e) => ({
       versionId: e.versionId,

@@ -78,7 +78,8 @@ export class VersionPage {
     return row.adjustments.map((a) => ({
       id: a.id,
       done: a.name || adjustmentKinds[a.kind].done,
-      detail: this.detail(row, a.kind) + (a.reason?.text ? `${this.detail(row, a.kind) ? ' · ' : ''}${a.reason.text}` : ''),
+      detail:
+        this.detail(row, a.kind) + (a.reason?.text ? `${this.detail(row, a.kind) ? ' · ' : ''}${a.reason.text}` : ''),
       verdict: this.verdicts()?.adjustments.get(a.id),
     }));
   }
@@ -100,10 +101,13 @@ export class VersionPage {
   }
 
   protected dropOption(block: Block, optionId: Id): void {
-    const row = this.pages().flatMap((p) => p.rows).find((r) => r.id === block.id);
-    const gone = row?.left && isChoice(row.left) && isChoice(block)
-      ? row.left.options.map((o) => o.id).filter((id) => !block.options.some((o) => o.id === id))
-      : [];
+    const row = this.pages()
+      .flatMap((p) => p.rows)
+      .find((r) => r.id === block.id);
+    const gone =
+      row?.left && isChoice(row.left) && isChoice(block)
+        ? row.left.options.map((o) => o.id).filter((id) => !block.options.some((o) => o.id === id))
+        : [];
     this.view.recorded({ did: 'remove-options', blockId: block.id, optionIds: [...gone, optionId] }, 'fewer choices');
   }
 
@@ -119,15 +123,23 @@ export class VersionPage {
     if (isTyping(event) || event.key !== 'Delete') return;
     event.preventDefault();
     this.leaveOut(block);
-    setTimeout(() => this.host.nativeElement.querySelector<HTMLElement>(`[data-back="${CSS.escape(block.id)}"]`)?.focus());
+    setTimeout(() =>
+      this.host.nativeElement.querySelector<HTMLElement>(`[data-back="${CSS.escape(block.id)}"]`)?.focus(),
+    );
   }
 
   private detail(row: CompareRow, kind: string): string {
     const { left, right } = row;
     if (!left || !right) return kind === 'word-bank' ? 'from the keys' : '';
-    if (kind === 'fewer-choices' && isChoice(left) && isChoice(right)) return `${left.options.length} → ${right.options.length}`;
+    if (kind === 'fewer-choices' && isChoice(left) && isChoice(right))
+      return `${left.options.length} → ${right.options.length}`;
     if (kind !== 'reword') return '';
-    const grade = (b: Block) => readability(wordsOf(b).map((w) => w.text).join('\n')).formulas?.fleschKincaidGrade;
+    const grade = (b: Block) =>
+      readability(
+        wordsOf(b)
+          .map((w) => w.text)
+          .join('\n'),
+      ).formulas?.fleschKincaidGrade;
     const [was, now] = [grade(left), grade(right)];
     return was !== undefined && now !== undefined ? `grade ${was.toFixed(1)} → ${now.toFixed(1)}` : '';
   }

@@ -132,12 +132,18 @@ export class VersionPanel {
   });
   protected readonly who = computed(() => {
     const people = this.view.work.people();
-    return this.view.given().map((id) => people.learners.find((l) => l.id === id)?.name ?? '').filter(Boolean);
+    return this.view
+      .given()
+      .map((id) => people.learners.find((l) => l.id === id)?.name ?? '')
+      .filter(Boolean);
   });
 
   protected setCount(block: Block, count: number): void {
     if (isChoice(block))
-      this.view.recorded({ did: 'remove-options', blockId: block.id, optionIds: choicesToLeaveOut(block, count) }, 'fewer choices');
+      this.view.recorded(
+        { did: 'remove-options', blockId: block.id, optionIds: choicesToLeaveOut(block, count) },
+        'fewer choices',
+      );
   }
 
   protected setHint(block: Block, text: string): void {
@@ -145,7 +151,10 @@ export class VersionPanel {
   }
 
   protected setBank(pageId: string, after: string, words: string): void {
-    const list = words.split(',').map((w) => w.trim()).filter(Boolean);
+    const list = words
+      .split(',')
+      .map((w) => w.trim())
+      .filter(Boolean);
     this.view.recorded({ did: 'word-bank', pageId, after, words: list }, 'word bank');
   }
 
@@ -174,7 +183,9 @@ export class VersionPanel {
   }
 
   protected keepPage(id: string, keep: boolean): void {
-    const ids = this.pages().filter((p) => (p.id === id ? keep : p.kept)).map((p) => p.id);
+    const ids = this.pages()
+      .filter((p) => (p.id === id ? keep : p.kept))
+      .map((p) => p.id);
     this.view.recorded({ did: 'keep-pages', pageIds: ids }, 'keep only some pages');
   }
 
@@ -185,7 +196,10 @@ export class VersionPanel {
 
   protected patch(a: Adjustment, patch: AdjustmentPatch): void {
     const s = this.state();
-    if (s) this.view.work.dispatch(BenchActions.adjustmentPatched({ familyId: s.family.id, versionId: s.version.id, adjustmentId: a.id, patch }));
+    if (s)
+      this.view.work.dispatch(
+        BenchActions.adjustmentPatched({ familyId: s.family.id, versionId: s.version.id, adjustmentId: a.id, patch }),
+      );
   }
 
   protected overrule(a: Adjustment, judgement: string, reason: string): void {
@@ -196,7 +210,10 @@ export class VersionPanel {
 
   protected remove(a: Adjustment): void {
     const s = this.state();
-    if (s) this.view.work.dispatch(BenchActions.adjustmentRemoved({ familyId: s.family.id, versionId: s.version.id, adjustmentId: a.id }));
+    if (s)
+      this.view.work.dispatch(
+        BenchActions.adjustmentRemoved({ familyId: s.family.id, versionId: s.version.id, adjustmentId: a.id }),
+      );
   }
 
   protected revise(patch: { name?: string; purpose?: string }): void {
@@ -207,7 +224,10 @@ export class VersionPanel {
 
   protected removeVersion(): void {
     const s = this.state();
-    if (s) this.view.work.dispatch(BenchActions.versionRemoved({ familyId: s.family.id, versionId: s.version.id, name: s.version.name }));
+    if (s)
+      this.view.work.dispatch(
+        BenchActions.versionRemoved({ familyId: s.family.id, versionId: s.version.id, name: s.version.name }),
+      );
   }
 
   protected readonly droppedObjectives = computed(() => {

@@ -10,10 +10,70 @@ const COLOURS: Record<Comfort['colours'], string> = { paper: 'Paper', cream: 'Cr
 
 /** Grounds and inks of the desk: all pairs at least 7:1. */
 const GROUNDS: Record<Comfort['colours'], Record<string, string>> = {
-  paper: { '--paper': '#faf6ee', '--surface': '#fffdf8', '--sunken': '#f1eadd', '--ink': '#241f1a', '--ink-2': '#453c33', '--accent': '#86311a', '--accent-soft': '#f6e0d6', '--accent-ink': '#fffdf8', '--line': '#ddd2bf', '--line-strong': '#7c6e54', '--moss': '#33491f', '--ochre': '#5c3c00', '--ochre-soft': '#f7e8c8', '--focus': '#241f1a' },
-  cream: { '--paper': '#fbeecb', '--surface': '#fff6dc', '--sunken': '#f3e2b5', '--ink': '#2a2010', '--ink-2': '#4a3a1c', '--accent': '#7a2a14', '--accent-soft': '#f5d9b8', '--accent-ink': '#fff9ea', '--line': '#dcc78f', '--line-strong': '#7a6531', '--moss': '#33451a', '--ochre': '#553700', '--ochre-soft': '#f1d795', '--focus': '#2a2010' },
-  mist: { '--paper': '#e9eeec', '--surface': '#f6f9f8', '--sunken': '#dce4e1', '--ink': '#1a2422', '--ink-2': '#37453f', '--accent': '#7d2d17', '--accent-soft': '#f0ddd5', '--accent-ink': '#fffdf8', '--line': '#c3cfca', '--line-strong': '#5f716b', '--moss': '#2b4520', '--ochre': '#543800', '--ochre-soft': '#efe3c4', '--focus': '#1a2422' },
-  night: { '--paper': '#171411', '--surface': '#211c18', '--sunken': '#2b251f', '--ink': '#f6f0e4', '--ink-2': '#d9cebe', '--accent': '#f0a58a', '--accent-soft': '#4a2a1e', '--accent-ink': '#171411', '--line': '#4a4035', '--line-strong': '#a39378', '--moss': '#bcd6a1', '--ochre': '#ecc477', '--ochre-soft': '#3f3118', '--focus': '#f6f0e4' },
+  paper: {
+    '--paper': '#faf6ee',
+    '--surface': '#fffdf8',
+    '--sunken': '#f1eadd',
+    '--ink': '#241f1a',
+    '--ink-2': '#453c33',
+    '--accent': '#86311a',
+    '--accent-soft': '#f6e0d6',
+    '--accent-ink': '#fffdf8',
+    '--line': '#ddd2bf',
+    '--line-strong': '#7c6e54',
+    '--moss': '#33491f',
+    '--ochre': '#5c3c00',
+    '--ochre-soft': '#f7e8c8',
+    '--focus': '#241f1a',
+  },
+  cream: {
+    '--paper': '#fbeecb',
+    '--surface': '#fff6dc',
+    '--sunken': '#f3e2b5',
+    '--ink': '#2a2010',
+    '--ink-2': '#4a3a1c',
+    '--accent': '#7a2a14',
+    '--accent-soft': '#f5d9b8',
+    '--accent-ink': '#fff9ea',
+    '--line': '#dcc78f',
+    '--line-strong': '#7a6531',
+    '--moss': '#33451a',
+    '--ochre': '#553700',
+    '--ochre-soft': '#f1d795',
+    '--focus': '#2a2010',
+  },
+  mist: {
+    '--paper': '#e9eeec',
+    '--surface': '#f6f9f8',
+    '--sunken': '#dce4e1',
+    '--ink': '#1a2422',
+    '--ink-2': '#37453f',
+    '--accent': '#7d2d17',
+    '--accent-soft': '#f0ddd5',
+    '--accent-ink': '#fffdf8',
+    '--line': '#c3cfca',
+    '--line-strong': '#5f716b',
+    '--moss': '#2b4520',
+    '--ochre': '#543800',
+    '--ochre-soft': '#efe3c4',
+    '--focus': '#1a2422',
+  },
+  night: {
+    '--paper': '#171411',
+    '--surface': '#211c18',
+    '--sunken': '#2b251f',
+    '--ink': '#f6f0e4',
+    '--ink-2': '#d9cebe',
+    '--accent': '#f0a58a',
+    '--accent-soft': '#4a2a1e',
+    '--accent-ink': '#171411',
+    '--line': '#4a4035',
+    '--line-strong': '#a39378',
+    '--moss': '#bcd6a1',
+    '--ochre': '#ecc477',
+    '--ochre-soft': '#3f3118',
+    '--focus': '#f6f0e4',
+  },
 };
 
 /** A learner's settings as style for the desk around their work. */
@@ -33,13 +93,51 @@ export function comfortStyle(comfort: Comfort | undefined): Record<string, strin
   selector: 'lv-comfort',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fieldset><legend>Letters</legend>
-      @for (f of fonts; track f.key) {<label><input type="radio" name="font" [checked]="comfort().font === f.key" (change)="set({ font: f.key })" /><span [style.font-family]="f.css">{{ f.name }}</span></label>}
+    <fieldset>
+      <legend>Letters</legend>
+      @for (f of fonts; track f.key) {
+        <label
+          ><input type="radio" name="font" [checked]="comfort().font === f.key" (change)="set({ font: f.key })" /><span
+            [style.font-family]="f.css"
+            >{{ f.name }}</span
+          ></label
+        >
+      }
     </fieldset>
-    <label>Size <input type="range" min="16" max="40" step="1" #s [value]="comfort().size" (input)="set({ size: s.valueAsNumber })" /></label>
-    <label>Space between lines <input type="range" min="1.2" max="2.5" step="0.1" #l [value]="comfort().spacing" (input)="set({ spacing: l.valueAsNumber })" /></label>
-    <fieldset><legend>Colours</legend>
-      @for (c of colours; track c.key) {<label><input type="radio" name="colours" [checked]="comfort().colours === c.key" (change)="set({ colours: c.key })" /><span class="chip" [style.background]="c.ground" [style.color]="c.ink">{{ c.name }}</span></label>}
+    <label
+      >Size
+      <input
+        type="range"
+        min="16"
+        max="40"
+        step="1"
+        #s
+        [value]="comfort().size"
+        (input)="set({ size: s.valueAsNumber })"
+    /></label>
+    <label
+      >Space between lines
+      <input
+        type="range"
+        min="1.2"
+        max="2.5"
+        step="0.1"
+        #l
+        [value]="comfort().spacing"
+        (input)="set({ spacing: l.valueAsNumber })"
+    /></label>
+    <fieldset>
+      <legend>Colours</legend>
+      @for (c of colours; track c.key) {
+        <label
+          ><input
+            type="radio"
+            name="colours"
+            [checked]="comfort().colours === c.key"
+            (change)="set({ colours: c.key })"
+          /><span class="chip" [style.background]="c.ground" [style.color]="c.ink">{{ c.name }}</span></label
+        >
+      }
     </fieldset>
     <button class="btn" type="button" (click)="changed.emit(plain)">As at first</button>
   `,

@@ -13,13 +13,25 @@ import { DeskSession } from './desk-session';
       @if (chosen(); as c) {
         <h1>Who are you?</h1>
         <ul>
-          @for (l of names(); track l.id) {<li><button class="btn" type="button" (click)="sit(l.id)">{{ l.name }}</button></li>} @empty {<li>Nobody is in this class yet.</li>}
+          @for (l of names(); track l.id) {
+            <li>
+              <button class="btn" type="button" (click)="sit(l.id)">{{ l.name }}</button>
+            </li>
+          } @empty {
+            <li>Nobody is in this class yet.</li>
+          }
         </ul>
         <button class="btn quiet" type="button" (click)="classId.set('')">Another class than {{ c.name }}</button>
       } @else {
         <h1>Which class are you in?</h1>
         <ul>
-          @for (c of people().classes; track c.id) {<li><button class="btn" type="button" (click)="classId.set(c.id)">{{ c.name }}</button></li>} @empty {<li>There are no classes yet.</li>}
+          @for (c of people().classes; track c.id) {
+            <li>
+              <button class="btn" type="button" (click)="classId.set(c.id)">{{ c.name }}</button>
+            </li>
+          } @empty {
+            <li>There are no classes yet.</li>
+          }
         </ul>
       }
       <a class="teacher" routerLink="/shelf">I am the teacher</a>

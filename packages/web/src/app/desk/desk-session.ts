@@ -1,5 +1,16 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import { type Copy, copyIdOf, copyState, type CopyState, type HandOut, learnerPackage, type LearnerPackage, listOf, openGo, responseTo } from '@lorvet/core';
+import {
+  type Copy,
+  copyIdOf,
+  copyState,
+  type CopyState,
+  type HandOut,
+  learnerPackage,
+  type LearnerPackage,
+  listOf,
+  openGo,
+  responseTo,
+} from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
 
@@ -42,7 +53,9 @@ export class DeskSession {
     listOf(this.work.handOuts())
       .flatMap((h) => {
         const work = this.workOn(h);
-        return work && work.state !== 'not open yet' ? [{ id: h.id, opened: h.opensAt ?? h.givenAt ?? '', ...work }] : [];
+        return work && work.state !== 'not open yet'
+          ? [{ id: h.id, opened: h.opensAt ?? h.givenAt ?? '', ...work }]
+          : [];
       })
       .sort((a, b) => b.opened.localeCompare(a.opened)),
   );

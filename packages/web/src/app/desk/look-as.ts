@@ -1,7 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Location } from '@angular/common';
 import { Router } from '@angular/router';
-import { type Answer, type Comfort, classOf, freeze, type HandOut, latest, learnerPackage, listOf, personalValues, PLAIN_COMFORT } from '@lorvet/core';
+import {
+  type Answer,
+  type Comfort,
+  classOf,
+  freeze,
+  type HandOut,
+  latest,
+  learnerPackage,
+  listOf,
+  personalValues,
+  PLAIN_COMFORT,
+} from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
@@ -14,9 +25,22 @@ import { SheetView } from './sheet-view';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (sheet(); as s) {
-      <lv-sheet-view [sheet]="s" [answers]="answers()" [comfort]="comfort()" [status]="status()" (answered)="try($event.id, $event.answer)" (submitted)="back()" (comfortChanged)="tried.set($event)" (left)="back()" />
+      <lv-sheet-view
+        [sheet]="s"
+        [answers]="answers()"
+        [comfort]="comfort()"
+        [status]="status()"
+        (answered)="try($event.id, $event.answer)"
+        (submitted)="back()"
+        (comfortChanged)="tried.set($event)"
+        (left)="back()"
+      />
     } @else {
-      <main class="empty"><h1>Nothing to look at</h1><p>This learner has no version in the plan.</p><button class="btn" type="button" (click)="back()">Back</button></main>
+      <main class="empty">
+        <h1>Nothing to look at</h1>
+        <p>This learner has no version in the plan.</p>
+        <button class="btn" type="button" (click)="back()">Back</button>
+      </main>
     }
   `,
 })
@@ -36,7 +60,7 @@ export class LookAs {
   private readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
   protected readonly comfort = computed(() => this.tried() ?? this.learner()?.comfort ?? PLAIN_COMFORT);
   protected readonly status = computed(() =>
-    this.learner() ? `You look as ${this.learner()?.name}. Nothing is kept.` : 'You look as a learner. Nothing is kept.',
+    this.learner() ? `Looking as ${this.learner()?.name} – nothing is kept` : 'Looking as a learner – nothing is kept',
   );
 
   protected readonly sheet = computed(() => {
@@ -58,12 +82,16 @@ export class LookAs {
       const id = this.learner()?.id;
       if (!plan || !id || plan.state !== 'draft' || plan.lookedAs.includes(id)) return;
       const handOut: HandOut = { ...plan, lookedAs: [...plan.lookedAs, id] };
-      untracked(() => this.work.dispatch(HandOutActions.planChanged({ handOut, label: 'look as a learner', mergeKey: 'look' })));
+      untracked(() =>
+        this.work.dispatch(HandOutActions.planChanged({ handOut, label: 'look as a learner', mergeKey: 'look' })),
+      );
     });
   }
 
   private versionAlone() {
-    const family = this.work.families()[this.family() ?? ''] ?? listOf(this.work.families()).find((f) => f.versions.some((v) => v.id === this.versionId()));
+    const family =
+      this.work.families()[this.family() ?? ''] ??
+      listOf(this.work.families()).find((f) => f.versions.some((v) => v.id === this.versionId()));
     if (!family || !this.versionId()) return null;
     const bare = { id: 'look', title: latest(family).content.title, note: '', way: 'one-each' as const, dueAt: null };
     return learnerPackage(bare, freeze(family, this.versionId() ?? null, this.clock.iso(), {}));

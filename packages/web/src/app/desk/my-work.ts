@@ -11,7 +11,7 @@ const SAYS: Record<CopyState, { readonly state: string; readonly press: string }
   'not open yet': { state: '', press: '' },
   'to start': { state: 'New', press: 'Start' },
   working: { state: 'Begun', press: 'Go on' },
-  submitted: { state: 'Handed in', press: 'Look' },
+  submitted: { state: 'Submitted', press: 'Look' },
   'another go': { state: 'Have another go', press: 'Another go' },
   complete: { state: 'Finished', press: 'Look' },
 };
@@ -24,15 +24,32 @@ const SAYS: Record<CopyState, { readonly state: string; readonly press: string }
   template: `
     @if (session.learner(); as l) {
       <main>
-        <div class="row"><h1 class="grow">Hello, {{ first() }}</h1><a class="btn" routerLink="/desk"><svg lucideIcon="log-out"></svg>I am done here</a></div>
+        <div class="row">
+          <h1 class="grow">Hello, {{ first() }}</h1>
+          <a class="btn" routerLink="/desk"><svg lucideIcon="log-out"></svg>I am done here</a>
+        </div>
         <ul>
           @for (w of session.all(); track w.id) {
             <li class="card">
               <lv-swatch [swatch]="w.sheet.swatch" [size]="44" />
-              <div class="grow"><h2>{{ w.sheet.title }}</h2><p>{{ w.sheet.way === 'to-read' ? 'To read' : says[w.state].state }}{{ w.sheet.dueAt ? ' · due ' + whenIn(w.sheet.dueAt) : '' }}</p></div>
-              <a class="btn" [class.main]="w.state === 'to start' || w.state === 'working' || w.state === 'another go'" [routerLink]="['/desk/work', w.id]">{{ w.sheet.way === 'to-read' ? 'Read' : says[w.state].press }}<span class="sr">: {{ w.sheet.title }}</span></a>
+              <div class="grow">
+                <h2>{{ w.sheet.title }}</h2>
+                <p>
+                  {{ w.sheet.way === 'to-read' ? 'To read' : says[w.state].state
+                  }}{{ w.sheet.dueAt ? ' · due ' + whenIn(w.sheet.dueAt) : '' }}
+                </p>
+              </div>
+              <a
+                class="btn"
+                [class.main]="w.state === 'to start' || w.state === 'working' || w.state === 'another go'"
+                [routerLink]="['/desk/work', w.id]"
+                >{{ w.sheet.way === 'to-read' ? 'Read' : says[w.state].press
+                }}<span class="sr">: {{ w.sheet.title }}</span></a
+              >
             </li>
-          } @empty {<li class="card"><p>There is nothing to do right now.</p></li>}
+          } @empty {
+            <li class="card"><p>There is nothing to do right now.</p></li>
+          }
         </ul>
       </main>
     }

@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, output, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Answer, type Comfort, type LearnerPackage, PLAIN_COMFORT } from '@lorvet/core';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
@@ -23,7 +34,7 @@ export class SheetView {
   readonly comfort = input<Comfort>(PLAIN_COMFORT);
   readonly locked = input(false);
   readonly name = input('');
-  /** What stands at the top: saved, handed in, looking as somebody. */
+  /** What stands at the top: saved, submitted, looking as somebody. */
   readonly status = input('');
   readonly comment = input('');
   readonly comments = input<Readonly<Record<string, string>>>({});
@@ -47,7 +58,11 @@ export class SheetView {
   protected readonly dots = computed(() =>
     this.sheet().pages.map((p, i) => {
       const items = this.items().filter((x) => x.page === i);
-      return { id: p.id, done: items.length > 0 && items.every((x) => !isEmpty(this.answers()[x.id])), here: i === this.at() };
+      return {
+        id: p.id,
+        done: items.length > 0 && items.every((x) => !isEmpty(this.answers()[x.id])),
+        here: i === this.at(),
+      };
     }),
   );
   protected readonly blanks = computed(() =>

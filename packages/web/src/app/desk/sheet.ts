@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Router } from '@angular/router';
 import type { Answer, Comfort } from '@lorvet/core';
 import { Keeper } from '../platform/keeper';
@@ -49,7 +59,7 @@ export class DeskSheet {
     const w = this.work();
     if (!w) return '';
     if (w.sheet.way === 'to-read') return 'To read';
-    if (w.state === 'submitted') return 'Handed in';
+    if (w.state === 'submitted') return 'Submitted';
     if (w.state === 'complete') return 'Finished';
     return this.dirty() || !this.keeper.saved() ? 'Saving …' : 'Saved';
   });
@@ -82,11 +92,13 @@ export class DeskSheet {
     this.dirty.set(false);
   }
 
-  protected submit(): void {
+  /** “Submitted” is said only once it is written. */
+  protected async submit(): Promise<void> {
     clearTimeout(this.timer);
     const copy = this.session.answered(this.handOutId(), this.answers(), true);
     this.dirty.set(false);
     if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
+    await this.keeper.flush();
     this.leave();
   }
 

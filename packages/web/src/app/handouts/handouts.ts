@@ -25,7 +25,13 @@ export class HandOuts {
   private readonly router = inject(Router);
   private readonly notice = inject(Notice);
   protected readonly choosing = signal(false);
-  protected readonly families = computed(() => listOf(this.work.families()).map((f) => ({ id: f.id, title: latest(f).content.title, versions: f.versions.length })));
+  protected readonly families = computed(() =>
+    listOf(this.work.families()).map((f) => ({
+      id: f.id,
+      title: latest(f).content.title,
+      versions: f.versions.length,
+    })),
+  );
   protected readonly rows = computed(() => {
     const now = this.clock.local();
     const people = this.work.people();
@@ -34,9 +40,15 @@ export class HandOuts {
         const family = this.work.families()[h.familyId];
         const audience = audienceOf(h, people);
         const state = handOutState(h, now);
-        const checks = state === 'draft' && family ? coverage(h, family, people, now).filter((c) => c.level === 'mend').length : 0;
-        const states = Object.keys(h.given).map((id) => copyState(h, this.work.copies()[copyIdOf(h.id, id)], this.work.markings()[copyIdOf(h.id, id)], now));
-        const parts = [...people.classes.filter((c) => h.classIds.includes(c.id)), ...people.groups.filter((g) => h.groupIds.includes(g.id))].map((p) => p.name);
+        const checks =
+          state === 'draft' && family ? coverage(h, family, people, now).filter((c) => c.level === 'mend').length : 0;
+        const states = Object.keys(h.given).map((id) =>
+          copyState(h, this.work.copies()[copyIdOf(h.id, id)], this.work.markings()[copyIdOf(h.id, id)], now),
+        );
+        const parts = [
+          ...people.classes.filter((c) => h.classIds.includes(c.id)),
+          ...people.groups.filter((g) => h.groupIds.includes(g.id)),
+        ].map((p) => p.name);
         return {
           h,
           state,

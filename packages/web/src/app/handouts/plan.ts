@@ -1,7 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { audienceOf, bandsOf, CLEARLY_BETTER, coverage, type HandOut, handOutState, type Id, latest, type Learner, suggest, versionTree } from '@lorvet/core';
+import {
+  audienceOf,
+  bandsOf,
+  CLEARLY_BETTER,
+  coverage,
+  type HandOut,
+  handOutState,
+  type Id,
+  latest,
+  type Learner,
+  suggest,
+  versionTree,
+} from '@lorvet/core';
 import { Popover } from 'primeng/popover';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
@@ -73,14 +85,29 @@ export class Plan {
       .map((c) => ({ ...c, count: rows.filter((r) => r.versions.length === 1 && r.versions[0] === c.id).length }))
       .filter((c) => c.count > 0);
   });
-  protected readonly without = computed(() => this.bands().flatMap((b) => b.rows).filter((r) => r.versions.length === 0));
-  protected readonly twice = computed(() => this.bands().flatMap((b) => b.rows).filter((r) => r.versions.length > 1).length);
+  protected readonly without = computed(() =>
+    this.bands()
+      .flatMap((b) => b.rows)
+      .filter((r) => r.versions.length === 0),
+  );
+  protected readonly twice = computed(
+    () =>
+      this.bands()
+        .flatMap((b) => b.rows)
+        .filter((r) => r.versions.length > 1).length,
+  );
   protected readonly whoText = computed(() => {
     const plan = this.plan();
     const { classes, groups } = this.people();
-    const parts = [...classes.filter((c) => plan?.classIds.includes(c.id)), ...groups.filter((g) => plan?.groupIds.includes(g.id))];
+    const parts = [
+      ...classes.filter((c) => plan?.classIds.includes(c.id)),
+      ...groups.filter((g) => plan?.groupIds.includes(g.id)),
+    ];
     const single = plan?.learnerIds.length ?? 0;
-    return [...parts.map((p) => `${p.name}, ${p.learnerIds.length}`), ...(single ? [`${single} single`] : [])].join(' · ') || 'Nobody yet';
+    return (
+      [...parts.map((p) => `${p.name}, ${p.learnerIds.length}`), ...(single ? [`${single} single`] : [])].join(' · ') ||
+      'Nobody yet'
+    );
   });
   protected readonly revision = computed(() => {
     const family = this.family();
@@ -88,12 +115,18 @@ export class Plan {
   });
   protected readonly lookFirst = computed(() => {
     const looked = this.plan()?.lookedAs ?? [];
-    const ready = this.bands().flatMap((b) => b.rows).filter((r) => r.versions.length > 0).map((r) => r.learner);
+    const ready = this.bands()
+      .flatMap((b) => b.rows)
+      .filter((r) => r.versions.length > 0)
+      .map((r) => r.learner);
     return ready.find((l) => !looked.includes(l.id)) ?? ready[0];
   });
 
   private rowOf(learner: Learner) {
-    const versions = this.plan()?.lines.filter((l) => l.learnerId === learner.id).map((l) => l.versionId) ?? [];
+    const versions =
+      this.plan()
+        ?.lines.filter((l) => l.learnerId === learner.id)
+        .map((l) => l.versionId) ?? [];
     const suggestion = this.suggestions().get(learner.id);
     const [current] = versions;
     const differs =
@@ -135,7 +168,10 @@ export class Plan {
   protected give(learnerId: Id, versionId: Id | null): void {
     const plan = this.plan();
     if (!plan) return;
-    this.change({ lines: [...plan.lines.filter((l) => l.learnerId !== learnerId), { learnerId, versionId }] }, 'give a version');
+    this.change(
+      { lines: [...plan.lines.filter((l) => l.learnerId !== learnerId), { learnerId, versionId }] },
+      'give a version',
+    );
   }
 
   protected takeAway(learnerId: Id): void {
@@ -147,9 +183,15 @@ export class Plan {
     const plan = this.plan();
     if (!plan || value === '') return;
     const versionId = value === 'master' ? null : value;
-    const here = this.audience().map((l) => l.id).filter((id) => part.learnerIds.includes(id));
-    const others = this.parts().filter((p) => p !== part).flatMap((p) => p.learnerIds);
-    const rest = plan.lines.filter((l) => !here.includes(l.learnerId) || (others.includes(l.learnerId) && l.versionId !== versionId));
+    const here = this.audience()
+      .map((l) => l.id)
+      .filter((id) => part.learnerIds.includes(id));
+    const others = this.parts()
+      .filter((p) => p !== part)
+      .flatMap((p) => p.learnerIds);
+    const rest = plan.lines.filter(
+      (l) => !here.includes(l.learnerId) || (others.includes(l.learnerId) && l.versionId !== versionId),
+    );
     this.change({ lines: [...rest, ...here.map((learnerId) => ({ learnerId, versionId }))] }, 'fill by group');
   }
 

@@ -62,7 +62,10 @@ export class Keeping {
       download(await this.backup.write(this.work.doc(), at), `lorvet-${at.slice(0, 10)}.zip`);
       this.notice.done('The backup was written', 'Keep the file somewhere other than on this machine.');
     } catch {
-      this.notice.wrong('The backup could not be written', 'Nothing was changed. Try again, or close other tabs first.');
+      this.notice.wrong(
+        'The backup could not be written',
+        'Nothing was changed. Try again, or close other tabs first.',
+      );
     } finally {
       this.busy.set('');
     }
@@ -76,7 +79,8 @@ export class Keeping {
     this.busy.set('Reading the file …');
     const read = await this.backup.read(file);
     this.busy.set('');
-    if (read.ok) this.reading.set({ name: file.name, workspace: read.workspace, at: read.at, counts: counted(read.workspace) });
+    if (read.ok)
+      this.reading.set({ name: file.name, workspace: read.workspace, at: read.at, counts: counted(read.workspace) });
     else this.problem.set({ name: file.name, message: read.message, details: read.details });
   }
 
@@ -100,7 +104,10 @@ export class Keeping {
   }
 
   protected exportAside(a: SetAside): void {
-    download(new Blob([JSON.stringify(a, null, 2)], { type: 'application/json' }), `set-aside-${a.at.slice(0, 10)}.json`);
+    download(
+      new Blob([JSON.stringify(a, null, 2)], { type: 'application/json' }),
+      `set-aside-${a.at.slice(0, 10)}.json`,
+    );
   }
 
   private replace(workspace: Workspace): void {

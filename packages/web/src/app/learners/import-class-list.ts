@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
-import { CLASS_FIELD_LABELS, CLASS_FIELDS, type ClassField, type ClassTable, EMPTY_NEEDS, mapClassList, PLAIN_COMFORT, Problem, readClassTable } from '@lorvet/core';
+import {
+  CLASS_FIELD_LABELS,
+  CLASS_FIELDS,
+  type ClassField,
+  type ClassTable,
+  EMPTY_NEEDS,
+  mapClassList,
+  PLAIN_COMFORT,
+  Problem,
+  readClassTable,
+} from '@lorvet/core';
 import { Dialog } from 'primeng/dialog';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
@@ -64,7 +74,9 @@ export class ImportClassList {
       });
       return {
         fresh: read.learners.filter((l) => !known.includes(l)),
-        bad: [...read.bad, ...known.map((l) => ({ line: l.line, why: `${l.name} is in ${l.class} already.` }))].sort((a, b) => a.line - b.line),
+        bad: [...read.bad, ...known.map((l) => ({ line: l.line, why: `${l.name} is in ${l.class} already.` }))].sort(
+          (a, b) => a.line - b.line,
+        ),
         wrong: '',
       };
     } catch (error) {
@@ -102,7 +114,13 @@ export class ImportClassList {
       learner: {
         id: this.clock.newId(),
         name: l.name,
-        needs: { ...EMPTY_NEEDS, readingGrade: l.readingGrade, supports: [...l.supports], interests: [...l.interests], languages: [...l.languages] },
+        needs: {
+          ...EMPTY_NEEDS,
+          readingGrade: l.readingGrade,
+          supports: [...l.supports],
+          interests: [...l.interests],
+          languages: [...l.languages],
+        },
         comfort: PLAIN_COMFORT,
       },
       className: l.class,

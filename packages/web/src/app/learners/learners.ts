@@ -49,14 +49,18 @@ export class Learners {
       }))
       .sort((a, b) => a.class.localeCompare(b.class) || a.learner.name.localeCompare(b.learner.name));
   });
-  protected readonly card = computed(() => this.fresh() ?? this.people().learners.find((l) => l.id === this.chosen()) ?? null);
+  protected readonly card = computed(
+    () => this.fresh() ?? this.people().learners.find((l) => l.id === this.chosen()) ?? null,
+  );
   protected readonly homeOf = computed(() => {
     const id = this.card()?.id;
     const { classes, groups } = this.people();
     const found = classes.find((c) => id !== undefined && c.learnerIds.includes(id))?.id;
     return {
       classId: found ?? (this.fresh() && !this.isGroup() ? this.part() : '') ?? '',
-      groupIds: groups.filter((g) => id !== undefined && (g.learnerIds.includes(id) || (this.fresh() && g.id === this.part()))).map((g) => g.id),
+      groupIds: groups
+        .filter((g) => id !== undefined && (g.learnerIds.includes(id) || (this.fresh() && g.id === this.part())))
+        .map((g) => g.id),
     };
   });
 
@@ -80,7 +84,7 @@ export class Learners {
   protected remove(learner: Learner): void {
     this.work.dispatch(LearnersActions.learnerRemoved({ id: learner.id, name: learner.name }));
     this.chosen.set(null);
-    this.notice.done(`${learner.name} was removed`, 'Undo brings the card back. Work that was handed in stays.');
+    this.notice.done(`${learner.name} was removed`, 'Undo brings the card back. Work that was submitted stays.');
   }
 
   protected addPart(kind: 'class' | 'group', name: string): void {
@@ -88,7 +92,8 @@ export class Learners {
     if (!name.trim()) return;
     if (kind === 'class')
       this.work.dispatch(LearnersActions.classSaved({ schoolClass: { id, name: name.trim(), learnerIds: [] } }));
-    else this.work.dispatch(LearnersActions.groupSaved({ group: { id, name: name.trim(), purpose: '', learnerIds: [] } }));
+    else
+      this.work.dispatch(LearnersActions.groupSaved({ group: { id, name: name.trim(), purpose: '', learnerIds: [] } }));
     this.part.set(id);
   }
 

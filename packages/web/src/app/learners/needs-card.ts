@@ -8,36 +8,93 @@ export interface SavedCard {
   readonly groupIds: readonly string[];
 }
 
-const list = (text: string) => text.split(',').map((s) => s.trim()).filter(Boolean);
+const list = (text: string) =>
+  text
+    .split(',')
+    .map((s) => s.trim())
+    .filter(Boolean);
 
 /** What a teacher knows of a learner. */
 @Component({
   selector: 'lv-needs-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form class="stack" (submit)="$event.preventDefault(); save(name.value, home.value, grade.value, languages.value, interests.value, goals.value, more.checked, note.value)">
+    <form
+      class="stack"
+      (submit)="
+        $event.preventDefault();
+        save(
+          name.value,
+          home.value,
+          grade.value,
+          languages.value,
+          interests.value,
+          goals.value,
+          more.checked,
+          note.value
+        )
+      "
+    >
       <h2>{{ isNew() ? 'New learner' : learner().name }}</h2>
-      <label class="field">Name <input #name required maxlength="120" [value]="learner().name" autocomplete="off" /></label>
+      <label class="field"
+        >Name <input #name required maxlength="120" [value]="learner().name" autocomplete="off"
+      /></label>
       <div class="two">
-        <label class="field">Class
-          <select #home><option value="">none</option>@for (c of people().classes; track c.id) {<option [value]="c.id" [selected]="c.id === classId()">{{ c.name }}</option>}</select>
+        <label class="field"
+          >Class
+          <select #home>
+            <option value="">none</option>
+            @for (c of people().classes; track c.id) {
+              <option [value]="c.id" [selected]="c.id === classId()">{{ c.name }}</option>
+            }
+          </select>
         </label>
-        <label class="field">Reads at grade <input #grade inputmode="decimal" [value]="learner().needs.readingGrade ?? ''" placeholder="0 to 13" [attr.aria-invalid]="wrong() !== ''" aria-describedby="grade-wrong" /></label>
+        <label class="field"
+          >Reads at grade
+          <input
+            #grade
+            inputmode="decimal"
+            [value]="learner().needs.readingGrade ?? ''"
+            placeholder="0 to 13"
+            [attr.aria-invalid]="wrong() !== ''"
+            aria-describedby="grade-wrong"
+        /></label>
       </div>
       <p class="small wrong" id="grade-wrong" role="alert">{{ wrong() }}</p>
-      <fieldset><legend>Supports agreed</legend>
-        @for (s of supports; track s) {<label class="check"><input type="checkbox" [checked]="agreed().has(s)" (change)="toggle(s)" />{{ s }}</label>}
-        <label class="check"><input type="checkbox" #more [checked]="learner().needs.wantsMore" />standard tasks are too easy: wants more</label>
+      <fieldset>
+        <legend>Supports agreed</legend>
+        @for (s of supports; track s) {
+          <label class="check"><input type="checkbox" [checked]="agreed().has(s)" (change)="toggle(s)" />{{ s }}</label>
+        }
+        <label class="check"
+          ><input type="checkbox" #more [checked]="learner().needs.wantsMore" />standard tasks are too easy: wants
+          more</label
+        >
       </fieldset>
       <label class="field">Goals, one a line <textarea #goals rows="2" [value]="goalLines()"></textarea></label>
-      <label class="field">Interests, parted by commas <input #interests [value]="learner().needs.interests.join(', ')" /></label>
+      <label class="field"
+        >Interests, parted by commas <input #interests [value]="learner().needs.interests.join(', ')"
+      /></label>
       <label class="field">Languages at home <input #languages [value]="learner().needs.languages.join(', ')" /></label>
-      <fieldset><legend>Groups</legend>
-        @for (g of people().groups; track g.id) {<label class="check"><input type="checkbox" [checked]="inGroups().has(g.id)" (change)="toggleGroup(g.id)" />{{ g.name }}</label>} @empty {<p class="small">No groups yet.</p>}
+      <fieldset>
+        <legend>Groups</legend>
+        @for (g of people().groups; track g.id) {
+          <label class="check"
+            ><input type="checkbox" [checked]="inGroups().has(g.id)" (change)="toggleGroup(g.id)" />{{ g.name }}</label
+          >
+        } @empty {
+          <p class="small">No groups yet.</p>
+        }
       </fieldset>
-      <label class="field">Note <textarea #note rows="2" maxlength="1000" [value]="learner().needs.note"></textarea></label>
-      <div class="row"><button class="btn main" type="submit">Keep the card</button><span class="grow"></span>
-        @if (!isNew()) {<button class="btn quiet" type="button" (click)="removed.emit()">Remove</button>}</div>
+      <label class="field"
+        >Note <textarea #note rows="2" maxlength="1000" [value]="learner().needs.note"></textarea>
+      </label>
+      <div class="row">
+        <button class="btn main" type="submit">Keep the card</button><span class="grow"></span>
+        @if (!isNew()) {
+          <button class="btn quiet" type="button" (click)="removed.emit()">Remove</button>
+        }
+      </div>
     </form>
   `,
   styles: `
@@ -106,7 +163,16 @@ export class NeedsCardForm {
     this.inGroups.set(next);
   }
 
-  protected save(name: string, classId: string, grade: string, languages: string, interests: string, goals: string, wantsMore: boolean, note: string): void {
+  protected save(
+    name: string,
+    classId: string,
+    grade: string,
+    languages: string,
+    interests: string,
+    goals: string,
+    wantsMore: boolean,
+    note: string,
+  ): void {
     const readingGrade = grade.trim() === '' ? null : Number(grade.replace(',', '.'));
     if (readingGrade !== null && !(readingGrade >= 0 && readingGrade <= 13)) {
       this.wrong.set(`“${grade}” is no reading level. Write a school grade from 0 to 13, such as 3.5.`);
@@ -120,10 +186,18 @@ export class NeedsCardForm {
       supports: SUPPORTS.filter((s) => this.agreed().has(s)),
       languages: list(languages),
       interests: list(interests),
-      goals: goals.split('\n').map((g) => g.trim()).filter(Boolean).map((text) => ({ id: before.needs.goals.find((g) => g.text === text)?.id ?? this.clock.newId(), text })),
+      goals: goals
+        .split('\n')
+        .map((g) => g.trim())
+        .filter(Boolean)
+        .map((text) => ({ id: before.needs.goals.find((g) => g.text === text)?.id ?? this.clock.newId(), text })),
       wantsMore,
       note: note.trim(),
     };
-    this.saved.emit({ learner: { ...before, name: name.trim(), needs }, classId: classId || null, groupIds: [...this.inGroups()] });
+    this.saved.emit({
+      learner: { ...before, name: name.trim(), needs },
+      classId: classId || null,
+      groupIds: [...this.inGroups()],
+    });
   }
 }

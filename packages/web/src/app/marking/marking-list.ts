@@ -17,13 +17,29 @@ import { whenIn } from '../ui/when';
         <ul>
           @for (r of rows(); track r.h.id) {
             <li class="card">
-              <div class="grow"><h2><a [routerLink]="['/marking', r.h.id]">{{ r.h.title }}</a></h2><p class="small">{{ r.h.dueAt ? 'due ' + whenIn(r.h.dueAt) : 'no due date' }} · {{ r.n }} learners</p></div>
-              @for (s of r.states; track s.state) {<span class="tag" [class.ochre]="s.state === 'submitted'" [class.moss]="s.state === 'complete'">{{ s.count }} {{ s.state }}</span>}
+              <div class="grow">
+                <h2>
+                  <a [routerLink]="['/marking', r.h.id]">{{ r.h.title }}</a>
+                </h2>
+                <p class="small">{{ r.h.dueAt ? 'due ' + whenIn(r.h.dueAt) : 'due any time' }} · {{ r.n }} learners</p>
+              </div>
+              @for (s of r.states; track s.state) {
+                <span class="tag" [class.ochre]="s.state === 'submitted'" [class.moss]="s.state === 'complete'"
+                  >{{ s.count }} {{ s.state }}</span
+                >
+              }
             </li>
           }
         </ul>
       } @else {
-        <div class="empty"><h2>No work yet</h2><p>Once something is given out, its work stands here: all learners on the same questions, whichever version they had.</p><a class="btn main" routerLink="/hand-outs">To the hand-outs</a></div>
+        <div class="empty">
+          <h2>No work yet</h2>
+          <p>
+            Once something is given out, its work stands here: all learners on the same questions, whichever version
+            they had.
+          </p>
+          <a class="btn main" routerLink="/hand-outs">To the hand-outs</a>
+        </div>
       }
     </div>
   `,

@@ -70,7 +70,13 @@ export class MarkingGrid {
     if (!h) return [];
     const items = family
       ? alignedItems(family, h)
-      : [...new Map(Object.values(h.frozen).flatMap((f) => itemsOf(f.content).map((i) => [i.id, { id: i.id, words: i.prompt, added: false }]))).values()];
+      : [
+          ...new Map(
+            Object.values(h.frozen).flatMap((f) =>
+              itemsOf(f.content).map((i) => [i.id, { id: i.id, words: i.prompt, added: false }]),
+            ),
+          ).values(),
+        ];
     let number = 0;
     return items.map((i) => ({
       ...i,
@@ -123,7 +129,13 @@ export class MarkingGrid {
     const h = this.handOut();
     const cell = this.cell();
     if (!row || !family || !h || !cell) return null;
-    const copy = row.copy ?? { id: '', handOutId: h.id, learnerId: row.learnerId, frozen: h.given[row.learnerId] ?? '', goes: [] };
+    const copy = row.copy ?? {
+      id: '',
+      handOutId: h.id,
+      learnerId: row.learnerId,
+      frozen: h.given[row.learnerId] ?? '',
+      goes: [],
+    };
     return lineageOf(family, h, copy, cell.item.id) ?? null;
   });
   /** How everybody did on the chosen question, over all its wordings. */
@@ -131,10 +143,22 @@ export class MarkingGrid {
     const { column } = this.chosen();
     const family = this.family();
     const id = this.columns()[column]?.id;
-    const cells = this.rows().map((r) => r.cells[column]).filter((c) => c?.item);
+    const cells = this.rows()
+      .map((r) => r.cells[column])
+      .filter((c) => c?.item);
     const wordings = new Set(cells.map((c) => c?.item && contentAddress(c.item)));
-    const uses = family && id ? whereUsed(family, id, []).filter((u) => u.how === 'left out').map((u) => u.versionName) : [];
-    return { had: cells.length, wordings: wordings.size, right: cells.filter((c) => c?.verdict === 'right').length, leftOut: uses };
+    const uses =
+      family && id
+        ? whereUsed(family, id, [])
+            .filter((u) => u.how === 'left out')
+            .map((u) => u.versionName)
+        : [];
+    return {
+      had: cells.length,
+      wordings: wordings.size,
+      right: cells.filter((c) => c?.verdict === 'right').length,
+      leftOut: uses,
+    };
   });
 
   private detail(row: ReturnType<typeof this.rows>[number], item: ItemBlock) {
@@ -175,7 +199,8 @@ export class MarkingGrid {
     const row = this.row();
     if (!row) return;
     const proposed = verdict === 'right' ? item.points : verdict === 'partly' ? item.points / 2 : 0;
-    const given = points !== undefined && Number.isFinite(points) ? Math.max(0, Math.min(item.points, points)) : proposed;
+    const given =
+      points !== undefined && Number.isFinite(points) ? Math.max(0, Math.min(item.points, points)) : proposed;
     const marks = { ...(row.response ?? emptyResponse(1)).marks, [item.id]: { verdict, points: given } };
     this.respond({ marks }, 'mark');
   }
@@ -202,8 +227,14 @@ export class MarkingGrid {
   protected decide(decision: 'another go' | 'complete'): void {
     const row = this.row();
     if (!row?.go) return;
-    this.respond({ decision, decidedAt: this.clock.iso() }, decision === 'complete' ? 'complete' : 'ask for another go');
-    this.notice.done(decision === 'complete' ? `${row.name}: complete` : `${row.name} is asked for another go`, decision === 'another go' ? 'The first go is kept.' : '');
+    this.respond(
+      { decision, decidedAt: this.clock.iso() },
+      decision === 'complete' ? 'complete' : 'ask for another go',
+    );
+    this.notice.done(
+      decision === 'complete' ? `${row.name}: complete` : `${row.name} is asked for another go`,
+      decision === 'another go' ? 'The first go is kept.' : '',
+    );
     const next = this.rows().findIndex((r) => r.state === 'submitted');
     if (next >= 0 && decision === 'complete') this.choose(next, this.chosen().column);
   }
@@ -216,6 +247,8 @@ export class MarkingGrid {
     const row = this.row();
     const h = this.handOut();
     if (!row || !h) return;
-    this.work.dispatch(MarkingActions.responseChanged({ copyId: copyIdOf(h.id, row.learnerId), go: row.go?.n ?? 1, patch, label }));
+    this.work.dispatch(
+      MarkingActions.responseChanged({ copyId: copyIdOf(h.id, row.learnerId), go: row.go?.n ?? 1, patch, label }),
+    );
   }
 }

@@ -16,7 +16,8 @@ const MOST_BYTES = 4 * 1024 * 1024;
 /** A picture file as an asset under its content's address; a sentence for the teacher where it cannot be one. */
 export async function readPicture(file: File): Promise<Asset | { problem: string }> {
   const mime = MIMES.find((m) => m === file.type);
-  if (!mime) return { problem: `“${file.name}” is not a picture Lorvet can show. Choose a PNG, JPEG, WebP, GIF or SVG file.` };
+  if (!mime)
+    return { problem: `“${file.name}” is not a picture Lorvet can show. Choose a PNG, JPEG, WebP, GIF or SVG file.` };
   if (file.size > MOST_BYTES)
     return { problem: `“${file.name}” is larger than 4 MB. Make it smaller in a picture program and choose it again.` };
   const bytes = new Uint8Array(await file.arrayBuffer());

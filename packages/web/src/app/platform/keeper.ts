@@ -1,5 +1,12 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import { type CollectionName, COLLECTIONS, emptyWorkspace, placesOf, recordSchemas, type Workspace } from '@lorvet/core';
+import {
+  type CollectionName,
+  COLLECTIONS,
+  emptyWorkspace,
+  placesOf,
+  recordSchemas,
+  type Workspace,
+} from '@lorvet/core';
 import { RECORD_STORE } from './record-store';
 
 /** Format number of a kept record. */
@@ -135,7 +142,12 @@ export class Keeper {
     });
     if (overtaken) {
       // Another tab was quicker: its record stands, ours is kept beside it.
-      await this.setAside(key, 'Another tab changed this at the same moment. Its change stands; this one is kept here.', value, false);
+      await this.setAside(
+        key,
+        'Another tab changed this at the same moment. Its change stands; this one is kept here.',
+        value,
+        false,
+      );
       await this.hear({ key, from: '' });
       return;
     }

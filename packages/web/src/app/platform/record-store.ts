@@ -12,7 +12,10 @@ export interface RecordStore {
 
 export const RECORD_STORE = new InjectionToken<RecordStore>('RecordStore');
 
-/** For tests: keeps nothing beyond its own life. Values are cloned, as a real store would. */
+/** A record as it comes back from a real store: another object with the same content. */
+const cloned = (value: unknown): unknown => (value === undefined ? undefined : JSON.parse(JSON.stringify(value)));
+
+/** For tests: keeps nothing beyond its own life. */
 export class MemoryStore implements RecordStore {
   private readonly records = new Map<string, unknown>();
   private queue: Promise<unknown> = Promise.resolve();
@@ -21,10 +24,10 @@ export class MemoryStore implements RecordStore {
     return Promise.resolve([...this.records.keys()]);
   }
   get(key: string): Promise<unknown> {
-    return Promise.resolve(structuredClone(this.records.get(key)));
+    return Promise.resolve(cloned(this.records.get(key)));
   }
   set(key: string, value: unknown): Promise<void> {
-    this.records.set(key, structuredClone(value));
+    this.records.set(key, cloned(value));
     return Promise.resolve();
   }
   remove(key: string): Promise<void> {

@@ -46,7 +46,13 @@ export class Shelf {
         waiting: upkeepWaiting(family),
         pages: content.pages.length,
         words: plainWords(
-          [content.title, content.subject, content.ages, ...content.objectives.map((o) => o.text), ...family.versions.map((v) => v.name)].join(' '),
+          [
+            content.title,
+            content.subject,
+            content.ages,
+            ...content.objectives.map((o) => o.text),
+            ...family.versions.map((v) => v.name),
+          ].join(' '),
         ),
       };
     });
@@ -65,7 +71,10 @@ export class Shelf {
       title: title.trim(),
       subject: subject.trim(),
       ages: ages.trim(),
-      objectives: objectives.split('\n').map((o) => o.trim()).filter(Boolean),
+      objectives: objectives
+        .split('\n')
+        .map((o) => o.trim())
+        .filter(Boolean),
     };
     const family = newFamily(begun, this.clock.iso(), 'Teacher', () => this.clock.newId());
     this.work.dispatch(ShelfActions.familyAdded({ family, label: `new “${begun.title}”` }));
@@ -75,13 +84,18 @@ export class Shelf {
 
   protected duplicate(family: Family): void {
     const copy = duplicateFamily(family, this.clock.iso(), 'Teacher', () => this.clock.newId());
-    this.work.dispatch(ShelfActions.familyAdded({ family: copy, label: `duplicate “${latest(family).content.title}”` }));
+    this.work.dispatch(
+      ShelfActions.familyAdded({ family: copy, label: `duplicate “${latest(family).content.title}”` }),
+    );
     this.notice.done('Duplicated', 'The copy has the same versions and none of the pupils’ work.');
   }
 
   protected remove(family: Family): void {
     const { title } = latest(family).content;
     this.work.dispatch(ShelfActions.familyRemoved({ id: family.id, title }));
-    this.notice.done(`“${title}” was taken off the Shelf`, 'Undo brings it back. What was given out stays with the learners.');
+    this.notice.done(
+      `“${title}” was taken off the Shelf`,
+      'Undo brings it back. What was given out stays with the learners.',
+    );
   }
 }

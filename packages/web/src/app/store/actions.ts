@@ -82,7 +82,7 @@ export const HandOutActions = createActionGroup({
   source: 'Hand-outs',
   events: {
     'Plan changed': props<{ handOut: HandOut; label: string; mergeKey?: string }>(),
-    'Removed': props<{ id: Id; title: string }>(),
+    Removed: props<{ id: Id; title: string }>(),
     'Given out': props<{ id: Id; stamp: Stamped }>(),
   },
 });

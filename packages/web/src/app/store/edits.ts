@@ -159,7 +159,11 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
         }),
       })),
     label: (a) =>
-      a.patch.off === undefined ? 'note on an adjustment' : a.patch.off ? 'switch off an adjustment' : 'switch on an adjustment',
+      a.patch.off === undefined
+        ? 'note on an adjustment'
+        : a.patch.off
+          ? 'switch off an adjustment'
+          : 'switch on an adjustment',
     mergeKey: (a) => (a.patch.off === undefined ? `patch ${a.adjustmentId} ${Object.keys(a.patch).join()}` : undefined),
   }),
   edit(BenchActions.adjustmentRemoved, {
@@ -199,7 +203,8 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       for (const part of [...Object.values(doc.classes), ...Object.values(doc.groups)])
         if (part.learnerIds.includes(id)) part.learnerIds = without(part.learnerIds, id);
       for (const h of Object.values(doc.handOuts))
-        if (h.state === 'draft' && h.lines.some((l) => l.learnerId === id)) h.lines = h.lines.filter((l) => l.learnerId !== id);
+        if (h.state === 'draft' && h.lines.some((l) => l.learnerId === id))
+          h.lines = h.lines.filter((l) => l.learnerId !== id);
     },
     label: (a) => `remove ${a.name}`,
   }),
@@ -305,4 +310,3 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     },
   }),
 ]);
-

@@ -43,7 +43,11 @@ export function reducer(state: LorvetState = initialState, action: Action): Lorv
       return { ...initialState, doc: workspace, status: started ? 'ready' : 'choosing' };
     }
     case KeepingActions.workspaceReplaced.type:
-      return { ...initialState, status: 'ready', doc: (action as ReturnType<typeof KeepingActions.workspaceReplaced>).workspace };
+      return {
+        ...initialState,
+        status: 'ready',
+        doc: (action as ReturnType<typeof KeepingActions.workspaceReplaced>).workspace,
+      };
     case KeepingActions.undo.type:
       return step(state, 'past');
     case KeepingActions.redo.type:

@@ -8,7 +8,19 @@ const WRITTEN_ANEW = 0.6;
 @Component({
   selector: 'lv-changes',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `@for (p of shown(); track $index) {@switch (p.kind) {@case ('gone') {<del>{{ p.text }}</del>}@case ('new') {<ins>{{ p.text }}</ins>}@default {<span>{{ p.text }}</span>}}}`,
+  template: `@for (p of shown(); track $index) {
+    @switch (p.kind) {
+      @case ('gone') {
+        <del>{{ p.text }}</del>
+      }
+      @case ('new') {
+        <ins>{{ p.text }}</ins>
+      }
+      @default {
+        <span>{{ p.text }}</span>
+      }
+    }
+  }`,
   styles: `
     :host > * {
       white-space: pre-wrap;

@@ -1,5 +1,17 @@
 import { CdkTextareaAutosize } from '@angular/cdk/text-field';
-import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, ElementRef, inject, Injector, input, output, signal, viewChild } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { Changes } from './changes';
 
 /** Waits this long after the last stroke before it says what was written. */

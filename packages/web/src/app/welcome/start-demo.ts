@@ -7,7 +7,10 @@ import { Starter } from './starter';
 @Component({
   selector: 'lv-start-demo',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<main class="empty"><h1>Lorvet</h1><p>Laying out the demo …</p></main>`,
+  template: `<main class="empty">
+    <h1>Lorvet</h1>
+    <p>Laying out the demo …</p>
+  </main>`,
 })
 export class StartDemo {
   constructor() {

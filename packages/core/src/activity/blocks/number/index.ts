@@ -50,7 +50,11 @@ export const numberBlock: BlockKind<NumberBlock, z.infer<typeof learnerSchema>> 
         verdict: right ? 'right' : 'not-yet',
         points: right ? b.points : 0,
         outOf: b.points,
-        why: right ? (away > 1e-6 ? 'Within the tolerance.' : 'The right number.') : `Off by ${Number(away.toFixed(4))}.`,
+        why: right
+          ? away > 1e-6
+            ? 'Within the tolerance.'
+            : 'The right number.'
+          : `Off by ${Number(away.toFixed(4))}.`,
       };
     },
   },

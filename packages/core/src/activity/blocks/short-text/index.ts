@@ -47,7 +47,11 @@ export const shortText: BlockKind<ShortText, z.infer<typeof learnerSchema>> = {
         points: right ? b.points : 0,
         outOf: b.points,
         why:
-          match === 'same' ? 'An accepted answer.' : match === 'close' ? 'Right but for spelling.' : 'Not among the accepted answers.',
+          match === 'same'
+            ? 'An accepted answer.'
+            : match === 'close'
+              ? 'Right but for spelling.'
+              : 'Not among the accepted answers.',
       };
     },
   },

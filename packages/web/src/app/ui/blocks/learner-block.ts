@@ -11,7 +11,9 @@ import { DESK_PARTS } from './registry';
   template: `
     @if (prompt(); as words) {
       <p class="prompt" [id]="promptId()">
-        @if (number()) {<span class="number">{{ number() }}</span>}
+        @if (number()) {
+          <span class="number">{{ number() }}</span>
+        }
         {{ words }}
       </p>
     }

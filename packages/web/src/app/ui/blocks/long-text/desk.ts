@@ -5,7 +5,14 @@ import { DeskPart, type LearnerBlockOf } from '../part';
 @Component({
   selector: 'lv-long-text-desk',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<textarea [rows]="block().lines" [attr.aria-labelledby]="labelledBy()" [value]="text()" [disabled]="locked()" #field (input)="give()({ kind: 'text', text: field.value })"></textarea>`,
+  template: `<textarea
+    [rows]="block().lines"
+    [attr.aria-labelledby]="labelledBy()"
+    [value]="text()"
+    [disabled]="locked()"
+    #field
+    (input)="give()({ kind: 'text', text: field.value })"
+  ></textarea>`,
   styleUrl: '../written.css',
 })
 export class LongTextDesk extends DeskPart<LearnerBlockOf<'long-text'>> {

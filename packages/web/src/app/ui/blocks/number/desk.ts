@@ -5,7 +5,19 @@ import { DeskPart, type LearnerBlockOf } from '../part';
 @Component({
   selector: 'lv-number-desk',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<span class="number"><input type="text" inputmode="decimal" autocomplete="off" [attr.aria-labelledby]="labelledBy()" [value]="text()" [disabled]="locked()" #field (input)="give()({ kind: 'text', text: field.value })" /> {{ block().unit }}</span>`,
+  template: `<span class="number"
+    ><input
+      type="text"
+      inputmode="decimal"
+      autocomplete="off"
+      [attr.aria-labelledby]="labelledBy()"
+      [value]="text()"
+      [disabled]="locked()"
+      #field
+      (input)="give()({ kind: 'text', text: field.value })"
+    />
+    {{ block().unit }}</span
+  >`,
   styleUrl: '../written.css',
 })
 export class NumberDesk extends DeskPart<LearnerBlockOf<'number'>> {

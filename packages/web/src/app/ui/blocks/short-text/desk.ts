@@ -5,7 +5,16 @@ import { DeskPart, type LearnerBlockOf } from '../part';
 @Component({
   selector: 'lv-short-text-desk',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<input type="text" autocomplete="off" spellcheck="false" [attr.aria-labelledby]="labelledBy()" [value]="text()" [disabled]="locked()" #field (input)="give()({ kind: 'text', text: field.value })" />`,
+  template: `<input
+    type="text"
+    autocomplete="off"
+    spellcheck="false"
+    [attr.aria-labelledby]="labelledBy()"
+    [value]="text()"
+    [disabled]="locked()"
+    #field
+    (input)="give()({ kind: 'text', text: field.value })"
+  />`,
   styleUrl: '../written.css',
 })
 export class ShortTextDesk extends DeskPart<LearnerBlockOf<'short-text'>> {

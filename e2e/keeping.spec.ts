@@ -1,0 +1,164 @@
+import { expect, type Page, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { kept, openDemo, reload, rewrite, sitDown, startEmpty } from './helpers';
+
+test('a backup goes out and comes in again, and a file that is none changes nothing', async ({ page }) => {
+  await openDemo(page, '/keeping');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save a backup' }).click(),
+  ]);
+  const backup = readFileSync(await download.path());
+  await page.getByRole('button', { name: 'Start empty' }).click();
+  await expect(page.getByText('0 activities')).toBeVisible();
+
+  const choose = (name: string, buffer: Buffer) =>
+    page.getByLabel('Backup file').setInputFiles({ name, mimeType: 'application/zip', buffer });
+  await choose('cut.zip', backup.subarray(0, 4000));
+  const refusal = page.getByRole('alert').filter({ hasText: 'cut.zip cannot be restored' });
+  await expect(refusal).toContainText('Nothing was changed.');
+  await expect(page.getByText('0 activities')).toBeVisible();
+
+  await choose('whole.zip', backup);
+  await page.getByRole('button', { name: 'Restore it' }).click();
+  await expect(page.getByText('Everything stays in this browser: 3 activities, 23 learners')).toBeVisible();
+  await reload(page);
+  await page.getByRole('link', { name: 'Marking' }).click();
+  await page.getByRole('link', { name: 'Rock-pool survey' }).click();
+  await expect(page.getByRole('row', { name: /Jory/ })).toContainText('complete');
+});
+
+test('two tabs see each other’s changes and overwrite nothing', async ({ page, context }) => {
+  await openDemo(page, '/bench/puncture');
+  const other = await context.newPage();
+  await other.goto('/bench/puncture');
+  await rewrite(page.locator('[data-block="pun-h1"]'), /^Heading/, 'Your tools');
+  await expect(other.getByText('Your tools')).toBeVisible();
+  await rewrite(other.locator('[data-block="pun-q2"]'), /^Question/, 'What rises where the hole is?');
+  await expect(page.getByText('What rises where the hole is?')).toBeVisible();
+  await kept(page);
+  await kept(other);
+  await page.reload();
+  await expect(page.getByText('Your tools')).toBeVisible();
+  await expect(page.getByText('What rises where the hole is?')).toBeVisible();
+});
+
+test('a damaged record is set aside and the rest stands', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(
+    () =>
+      new Promise<void>((done, fail) => {
+        const open = indexedDB.open('lorvet');
+        open.onsuccess = () => {
+          const write = open.result.transaction('records', 'readwrite');
+          write.objectStore('records').put({ format: 1, rev: 1, data: { id: 'puncture' } }, 'families/puncture');
+          write.oncomplete = () => done();
+          write.onerror = () => fail(new Error('not written'));
+        };
+      }),
+  );
+  await page.reload();
+  await expect(page.getByRole('link', { name: 'Catching the right bus' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Mending a puncture' })).toBeHidden();
+  await page.getByRole('link', { name: 'Keeping' }).click();
+  await expect(page.getByRole('heading', { name: 'Set aside' })).toBeVisible();
+});
+
+test('undo and redo, named, over what a teacher does', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Remove Mending a puncture' }).click();
+  await expect(page.getByRole('link', { name: 'Mending a puncture' })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo: remove “Mending a puncture”' }).click();
+  await expect(page.getByRole('link', { name: 'Mending a puncture' })).toBeVisible();
+  await page.getByRole('button', { name: /^Redo: remove/ }).click();
+  await reload(page);
+  await expect(page.getByRole('link', { name: 'Mending a puncture' })).toBeHidden();
+});
+
+test('comfort is remembered for the learner, and a learner sees only their own work', async ({ page }) => {
+  await openDemo(page);
+  await sitDown(page, 'Heron class', 'Corin B.');
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('link', { name: /Start/ }).click();
+  await page.getByRole('button', { name: 'Aa Comfort' }).click();
+  await page.getByRole('radio', { name: 'Night' }).check();
+  await page.getByRole('radio', { name: 'Wide' }).check();
+  await page.reload();
+  const look = () => page.locator('lv-sheet-view').evaluate((e) => getComputedStyle(e).backgroundColor);
+  expect(await look()).toBe('rgb(23, 20, 17)');
+  // Scheduled for tomorrow: not on the desk yet, by no address.
+  await sitDown(page, 'Kestrel class', 'Ansel Q.');
+  await expect(page.getByText('There is nothing to do right now.')).toBeVisible();
+  await page.goto('/desk/work/h-bus');
+  await expect(page.getByText('There is nothing to do right now.')).toBeVisible();
+  await page.goto('/desk/work/h-survey');
+  await expect(page.getByText('There is nothing to do right now.')).toBeVisible();
+});
+
+test('a marker in keys, notes, level names, other names and reasons stands on no desk page', async ({ page }) => {
+  await startEmpty(page);
+  const SECRET = 'zqxsecret';
+  await openMarked(page, SECRET);
+  for (const name of ['Brannoc T.', 'Perran D.', 'Wilmot A.']) {
+    await sitDown(page, 'Heron class', name);
+    expect(await page.content()).not.toContain(SECRET);
+    await page.getByRole('link', { name: /Look|Go on/ }).click();
+    for (;;) {
+      expect(await page.content()).not.toContain(SECRET);
+      const next = page.getByRole('button', { name: 'Next' });
+      if (!(await next.isVisible())) break;
+      await next.click();
+    }
+  }
+});
+
+/** Restores the demo with the marker wherever a learner may not look. */
+async function openMarked(page: Page, secret: string): Promise<void> {
+  await page.goto('/keeping');
+  await page.getByRole('button', { name: 'Lay out the demo' }).click();
+  await kept(page);
+  await page.evaluate(
+    (word) =>
+      new Promise<void>((done, fail) => {
+        const hidden = (key: string, value: unknown): unknown => {
+          if (['note', 'purpose', 'versionName', 'sentence', 'author'].includes(key) && typeof value === 'string')
+            return word;
+          if (key === 'key' && Array.isArray(value) && !value.some((v) => String(v).startsWith('rp-'))) return [word];
+          return value;
+        };
+        const open = indexedDB.open('lorvet');
+        open.onerror = () => fail(new Error('not opened'));
+        open.onsuccess = () => {
+          const records = open.result.transaction('records', 'readwrite').objectStore('records');
+          const read = records.get('handOuts/h-survey');
+          read.onsuccess = () => {
+            const record = read.result as { data: { note: string } };
+            const note = record.data.note;
+            const marked = JSON.parse(JSON.stringify(record, hidden)) as typeof record;
+            marked.data.note = note;
+            const text = JSON.stringify(marked).replace(/("kind":"teacher-note"[^}]*"text":")[^"]*/g, `$1${word}`);
+            records.put(JSON.parse(text), 'handOuts/h-survey').onsuccess = () => done();
+          };
+        };
+      }),
+    secret,
+  );
+  await page.evaluate(
+    (word) =>
+      new Promise<void>((done) => {
+        const open = indexedDB.open('lorvet');
+        open.onsuccess = () => {
+          const records = open.result.transaction('records', 'readwrite').objectStore('records');
+          const read = records.get('learners/l-oriel');
+          read.onsuccess = () => {
+            const record = read.result as { data: { name: string } };
+            record.data.name = word;
+            // Oriel alone is renamed: the name may stand on the class's list of names, and nowhere else.
+            records.put(record, 'learners/l-oriel').onsuccess = () => done();
+          };
+        };
+      }),
+    secret,
+  );
+  await page.reload();
+}

@@ -1,0 +1,155 @@
+import { expect, type Locator, type Page, test } from '@playwright/test';
+import { kept, startEmpty, watchErrors } from './helpers';
+
+/** Presses Tab until the part has the focus: what cannot be reached this way fails. */
+async function tabTo(page: Page, part: Locator, most = 160): Promise<void> {
+  await expect(part.first()).toBeVisible();
+  for (let i = 0; i < most; i++) {
+    if (await part.first().evaluate((e) => e === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`The keyboard does not reach ${part.toString()}`);
+}
+
+async function press(page: Page, part: Locator, key = 'Enter'): Promise<void> {
+  await tabTo(page, part);
+  await page.keyboard.press(key);
+}
+
+async function type(page: Page, part: Locator, text: string): Promise<void> {
+  await tabTo(page, part);
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type(text);
+}
+
+test('the whole path with the keyboard only', async ({ page }) => {
+  test.setTimeout(240_000);
+  const errors = watchErrors(page);
+  const button = (name: string | RegExp) => page.getByRole('button', { name });
+  const link = (name: string | RegExp) => page.getByRole('link', { name });
+  await startEmpty(page);
+
+  // A master.
+  await press(page, button('Write the first master'));
+  await type(page, page.getByLabel('Title'), 'At the ferry');
+  await press(page, button('Open it on the Bench'));
+  await press(page, page.getByRole('button', { name: 'Text', exact: true }));
+  await expect(page.getByRole('textbox', { name: 'Text' })).toBeFocused();
+  await page.keyboard.type('The ferry crosses the bay at nine and at noon.');
+  await page.keyboard.press('Control+Enter');
+  await press(page, page.getByRole('button', { name: 'Short text', exact: true }));
+  await expect(page.getByRole('textbox', { name: 'Question' })).toBeFocused();
+  await page.keyboard.type('What does the ferry cross?');
+  await page.keyboard.press('Control+Enter');
+  await type(page, page.getByRole('textbox', { name: /^Key/ }), 'the bay / bay');
+  await press(page, page.getByRole('button', { name: 'Long text', exact: true }));
+  await page.keyboard.type('Tell of a crossing.');
+  await page.keyboard.press('Control+Enter');
+
+  // Moved by keys, and back by undo.
+  const last = page.getByRole('group', { name: 'Question 2, long text' });
+  await page.keyboard.press('Shift+Tab');
+  await expect(last).toBeFocused();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(page.getByRole('group', { name: 'Question 1, long text' })).toBeFocused();
+  await page.keyboard.press('Control+Z');
+  await expect(last).toBeVisible();
+  await press(page, button('Save as revision 2'));
+  await expect(page.getByText('master · revision 2')).toBeVisible();
+
+  // Two versions by editing in place.
+  await press(page, button('New version'));
+  await press(page, button('Make the version'));
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Supported');
+  await press(page, button(/^Text: The ferry/));
+  await expect(page.locator('lv-words textarea')).toBeFocused();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('The boat goes over the bay at nine and at noon.');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByText('reworded', { exact: true })).toBeVisible();
+  await tabTo(page, page.getByRole('group', { name: 'Question 2, long text' }));
+  await page.keyboard.press('Delete');
+  await expect(page.getByText('left out', { exact: true })).toBeVisible();
+  await press(page, button('New version'));
+  await press(page, button('Make the version'));
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Core');
+  await tabTo(page, page.getByRole('group', { name: 'Question 1, short text' }));
+  await type(page, page.getByLabel('Hint', { exact: true }), 'Look at the first line.');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('hint added', { exact: true })).toBeVisible();
+
+  // A class from a file.
+  await press(page, link('Learners'));
+  await press(page, button('Import a class list'));
+  await tabTo(page, page.getByLabel(/A CSV or TSV file/));
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.keyboard.press('Space')]);
+  await chooser.setFiles({
+    name: 'c.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Name,Class\nAven R.,Gull class\nBodil S.,Gull class\n'),
+  });
+  await press(page, button('Bring in 2 learners'));
+  await expect(button('Gull class 2')).toBeVisible();
+
+  // Handed out: the loom by arrow keys.
+  await press(page, link('Hand-outs'));
+  await press(page, button('Plan a hand-out'));
+  await press(page, button(/At the ferry/));
+  await press(page, button('Choose who'));
+  await press(page, page.getByRole('checkbox', { name: 'Gull class, 2' }), 'Space');
+  await page.keyboard.press('Escape');
+  await tabTo(page, page.getByRole('radio', { name: 'Master for Aven R.' }));
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'Supported for Aven R.' })).toBeChecked();
+  await tabTo(page, page.getByRole('radio', { name: 'Master for Bodil S.' }));
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'Core for Bodil S.' })).toBeChecked();
+  await press(page, button('Give out to 2'));
+  await expect(page.getByText('Given out', { exact: true })).toBeVisible();
+  await kept(page);
+
+  // Two learners.
+  for (const [name, answer] of [
+    ['Aven R.', 'the bay'],
+    ['Bodil S.', 'a lake'],
+  ] as const) {
+    await page.goto('/desk');
+    await press(page, button('Gull class'));
+    await press(page, button(name));
+    await press(page, link(/Start/));
+    await type(page, page.getByRole('textbox', { name: /What does the ferry cross/ }), answer);
+    await press(page, button('Submit …'));
+    await press(page, page.getByRole('button', { name: 'Submit now' }));
+    await expect(page.getByText('Submitted')).toBeVisible();
+  }
+
+  // Marked.
+  await page.goto('/marking');
+  await press(page, link('At the ferry'));
+  await tabTo(page, button('Aven R., question 1: right'));
+  await page.keyboard.press('ArrowDown');
+  await expect(button('Bodil S., question 1: not yet')).toBeFocused();
+  await press(page, button('✕ Not yet'));
+  await press(page, button('Another go'));
+  await expect(page.getByRole('row', { name: /Bodil/ })).toContainText('another go');
+
+  // Corrected, and the upkeep decided.
+  await press(page, link('Bench'));
+  await press(page, link(/At the ferry/));
+  await press(page, button(/^Text: The ferry/));
+  await expect(page.locator('lv-words textarea')).toBeFocused();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('The ferry sails across the bay at nine and at noon.');
+  await page.keyboard.press('Control+Enter');
+  await press(page, button('Save as revision 3'));
+  await press(page, button(/Take the master's/));
+  await expect(page.getByText('Nothing waits')).toBeVisible();
+
+  // The way back.
+  await page.keyboard.press('Tab');
+  await press(page, link('Marking'));
+  await press(page, link('At the ferry'));
+  await expect(page.getByText('master, revision 2')).toBeVisible();
+  expect(errors).toEqual([]);
+});

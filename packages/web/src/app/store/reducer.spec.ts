@@ -1,0 +1,116 @@
+import { describe, expect, it } from '@jest/globals';
+import { derive, type Family, latest, type Workspace } from '@lorvet/core';
+import { demoWorkspace } from '@lorvet/core/demo';
+import { BenchActions, DeskActions, KeepingActions, LearnersActions, MarkingActions, ShelfActions } from './actions';
+import { initialState, type LorvetState, reducer } from './reducer';
+
+const demo = demoWorkspace(Date.UTC(2026, 10, 24));
+const start: LorvetState = reducer(initialState, KeepingActions.loaded({ workspace: demo, started: true }));
+const stamp = { at: '2026-11-24T09:00:00.000Z', author: 'T', ids: ['n1', 'n2', 'n3'] };
+const undo = (s: LorvetState) => reducer(s, KeepingActions.undo());
+const redo = (s: LorvetState) => reducer(s, KeepingActions.redo());
+const family = (s: LorvetState, id = 'rock-pool') => s.doc.families[id] as Family;
+const write = (text: string) =>
+  BenchActions.changedInPlace({
+    familyId: 'rock-pool',
+    versionId: 'rp-core',
+    done: { did: 'words', blockId: 'rp-q4', field: 'prompt', text },
+    label: 'reword',
+    stamp,
+  });
+
+describe('undo and redo', () => {
+  it('take back and do again every kind of edit', () => {
+    const master = { ...latest(family(start)).content, title: 'Renamed' };
+    const edits = [
+      ShelfActions.familyRemoved({ id: 'puncture', title: 'x' }),
+      BenchActions.masterChanged({ familyId: 'rock-pool', content: master, label: 'title' }),
+      BenchActions.versionRemoved({ familyId: 'rock-pool', versionId: 'rp-sup', name: 'Supported' }),
+      write('It walks to the side.'),
+      LearnersActions.learnerRemoved({ id: 'l-oriel', name: 'Oriel P.' }),
+      MarkingActions.responseChanged({
+        copyId: 'h-survey.l-kerra',
+        go: 1,
+        patch: { comment: 'Well seen' },
+        label: 'comment',
+      }),
+    ];
+    for (const action of edits) {
+      const done = reducer(start, action);
+      expect(done.doc).not.toEqual(start.doc);
+      expect(undo(done).doc).toEqual(start.doc);
+      expect(redo(undo(done)).doc).toEqual(done.doc);
+    }
+    const all = edits.reduce(reducer, start);
+    expect(edits.reduce(undo, all).doc).toEqual(start.doc);
+  });
+
+  it('takes the strokes of one text back together, and not those of another', () => {
+    const typed = ['It', 'It walks', 'It walks aside'].map(write).reduce(reducer, start);
+    expect(typed.past).toHaveLength(1);
+    expect(undo(typed).doc).toEqual(start.doc);
+    const other = { ...write('x'), done: { did: 'words' as const, blockId: 'rp-q5', field: 'prompt', text: 'x' } };
+    expect(reducer(typed, other).past).toHaveLength(2);
+  });
+
+  it('forgets the steps on a record that another tab has changed, and keeps the others', () => {
+    const both = [write('A'), LearnersActions.learnerRemoved({ id: 'l-jory', name: 'Jory S.' })].reduce(reducer, start);
+    const arrived = reducer(
+      both,
+      KeepingActions.recordsArrived({ arrivals: [{ collection: 'families', id: 'rock-pool', value: family(start) }] }),
+    );
+    expect(arrived.past.map((p) => p.label)).toEqual(['remove Jory S.']);
+    expect(undo(arrived).doc.learners['l-jory']).toEqual(start.doc.learners['l-jory']);
+  });
+
+  it('never takes back what a learner wrote', () => {
+    const copy = { ...(start.doc.copies['h-survey.l-kerra'] as Workspace['copies'][string]), goes: [] };
+    const written = reducer(reducer(start, write('A')), DeskActions.copySaved({ copy }));
+    expect(undo(written).doc.copies['h-survey.l-kerra']).toEqual(copy);
+  });
+});
+
+describe('what cannot be done', () => {
+  it('is said in words and changes nothing', () => {
+    const done = { did: 'remove-options' as const, blockId: 'rp-q1', optionIds: ['rp-q1-1'] };
+    const after = reducer(
+      start,
+      BenchActions.changedInPlace({ familyId: 'rock-pool', versionId: 'rp-core', done, label: '', stamp }),
+    );
+    expect(after.doc).toBe(start.doc);
+    expect(after.problem).toMatch(/is the key/);
+  });
+});
+
+describe('removing a version', () => {
+  it('leaves those made on it as they are', () => {
+    const before = derive(family(start), 'rp-oriel').content;
+    const after = reducer(
+      start,
+      BenchActions.versionRemoved({ familyId: 'rock-pool', versionId: 'rp-sup', name: 'Supported' }),
+    );
+    expect(derive(family(after), 'rp-oriel').content).toEqual(before);
+    expect(family(after).versions.find((v) => v.id === 'rp-oriel')?.basis).toBeNull();
+  });
+});
+
+describe('saving a revision', () => {
+  it('carries over what goes together and leaves the rest to decide', () => {
+    const master = latest(family(start)).content;
+    const pages = master.pages.map((p) => ({
+      ...p,
+      blocks: p.blocks.map((b) =>
+        b.id === 'rp-q10' && 'prompt' in b ? { ...b, prompt: `${b.prompt} Give two reasons.` } : b,
+      ),
+    }));
+    const drafted = reducer(
+      start,
+      BenchActions.masterChanged({ familyId: 'rock-pool', content: { ...master, pages }, label: '' }),
+    );
+    const saved = reducer(drafted, BenchActions.revisionSaved({ familyId: 'rock-pool', note: 'two reasons', stamp }));
+    expect(latest(family(saved)).n).toBe(4);
+    expect(family(saved).draft).toBeUndefined();
+    expect(family(saved).versions.find((v) => v.id === 'rp-ext')?.upTo).toBe(4);
+    expect(family(saved).versions.find((v) => v.id === 'rp-core')?.upTo).toBe(2);
+  });
+});
