@@ -15,12 +15,9 @@ const VIEWS = {
   shelf: { path: '/shelf' },
   'bench-master': { path: '/bench/puncture', act: (p) => p.locator('[data-block="pun-q3"]').focus() },
   'bench-version': { path: '/bench/rock-pool/rp-sup' },
-  'bench-version-chosen': { path: '/bench/rock-pool/rp-sup', act: (p) => p.locator('[data-block="rp-q1"]').focus() },
   upkeep: { path: '/bench/rock-pool/upkeep' },
   learners: { path: '/learners', act: (p) => p.getByRole('button', { name: 'Oriel P.' }).click() },
-  'hand-outs': { path: '/hand-outs' },
   plan: { path: '/hand-outs/h-bike' },
-  'desk-door': { path: '/desk', act: (p) => p.getByRole('button', { name: 'Heron class' }).click() },
   desk: {
     path: '/desk',
     act: async (p) => {
@@ -41,7 +38,7 @@ const VIEWS = {
   },
   marking: { path: '/marking/h-survey', act: (p) => p.locator('[data-cell="2-0"]').click() },
   keeping: { path: '/keeping' },
-  'shelf-dark': { path: '/bench/rock-pool/rp-sup', dark: true },
+  'bench-dark': { path: '/bench/rock-pool/rp-sup', dark: true },
 };
 
 await build();

@@ -87,20 +87,20 @@ export class Keeping {
   protected restore(): void {
     const reading = this.reading();
     if (!reading) return;
-    this.replace(reading.workspace);
+    this.replace(reading.workspace, 'restore the backup');
     this.reading.set(null);
-    this.notice.done('The backup is in place', reading.counts);
+    this.notice.done('The backup is in place', `${reading.counts}. Undo brings back what was here.`);
   }
 
   protected async demo(): Promise<void> {
     const { demoWorkspace } = await import('@lorvet/core/demo');
-    this.replace(demoWorkspace(Date.now()));
-    this.notice.done('Kelp Bay School is laid out');
+    this.replace(demoWorkspace(Date.now()), 'lay out the demo');
+    this.notice.done('Kelp Bay School is laid out', 'Undo brings back what was here until this page is closed.');
   }
 
   protected clear(): void {
-    this.replace(emptyWorkspace());
-    this.notice.done('Everything was put away');
+    this.replace(emptyWorkspace(), 'start empty');
+    this.notice.done('Everything was put away', 'Undo brings it back until this page is closed.');
   }
 
   protected exportAside(a: SetAside): void {
@@ -110,7 +110,7 @@ export class Keeping {
     );
   }
 
-  private replace(workspace: Workspace): void {
-    this.work.dispatch(KeepingActions.workspaceReplaced({ workspace }));
+  private replace(workspace: Workspace, label: string): void {
+    this.work.dispatch(KeepingActions.workspaceReplaced({ workspace, label }));
   }
 }

@@ -106,7 +106,7 @@ export const KeepingActions = createActionGroup({
   source: 'Keeping',
   events: {
     Loaded: props<{ workspace: Workspace; started: boolean }>(),
-    'Workspace replaced': props<{ workspace: Workspace }>(),
+    'Workspace replaced': props<{ workspace: Workspace; label: string }>(),
     'Records arrived': props<{ arrivals: readonly Arrival[] }>(),
     Undo: emptyProps(),
     Redo: emptyProps(),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { derive, type Family, latest, type Workspace } from '@lorvet/core';
+import { derive, emptyWorkspace, type Family, latest, type Workspace } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
 import { BenchActions, DeskActions, KeepingActions, LearnersActions, MarkingActions, ShelfActions } from './actions';
 import { initialState, type LorvetState, reducer } from './reducer';
@@ -43,6 +43,15 @@ describe('undo and redo', () => {
     }
     const all = edits.reduce(reducer, start);
     expect(edits.reduce(undo, all).doc).toEqual(start.doc);
+  });
+
+  it('brings a whole workspace back that another took the place of', () => {
+    const emptied = reducer(
+      start,
+      KeepingActions.workspaceReplaced({ workspace: emptyWorkspace(), label: 'start empty' }),
+    );
+    expect(emptied.doc).toEqual(emptyWorkspace());
+    expect(undo(emptied).doc).toEqual(start.doc);
   });
 
   it('takes the strokes of one text back together, and not those of another', () => {

@@ -1,4 +1,4 @@
-import { CannotRecord, emptyWorkspace, type Workspace } from '@lorvet/core';
+import { CannotRecord, COLLECTIONS, emptyWorkspace, type Workspace } from '@lorvet/core';
 import type { Action } from '@ngrx/store';
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { KeepingActions } from './actions';
@@ -43,11 +43,7 @@ export function reducer(state: LorvetState = initialState, action: Action): Lorv
       return { ...initialState, doc: workspace, status: started ? 'ready' : 'choosing' };
     }
     case KeepingActions.workspaceReplaced.type:
-      return {
-        ...initialState,
-        status: 'ready',
-        doc: (action as ReturnType<typeof KeepingActions.workspaceReplaced>).workspace,
-      };
+      return replaced(state, action as ReturnType<typeof KeepingActions.workspaceReplaced>);
     case KeepingActions.undo.type:
       return step(state, 'past');
     case KeepingActions.redo.type:
@@ -78,8 +74,18 @@ function commit(state: LorvetState, edit: Edit, action: Action): LorvetState {
   }
 }
 
+/** Another workspace in place of this one: one step back brings all of it again. */
+function replaced(
+  state: LorvetState,
+  { workspace, label }: ReturnType<typeof KeepingActions.workspaceReplaced>,
+): LorvetState {
+  const swap = (to: Workspace): Patch[] => COLLECTIONS.map((c) => ({ op: 'replace', path: [c], value: to[c] }));
+  const step: Step = { label, mergeKey: undefined, forward: swap(workspace), back: swap(state.doc) };
+  return { ...initialState, status: 'ready', doc: workspace, past: state.status === 'ready' ? [step] : [] };
+}
+
 const touches = (s: Step, records: ReadonlySet<string>) =>
-  [...s.forward, ...s.back].some((p) => records.has(p.path.slice(0, 2).join('/')));
+  [...s.forward, ...s.back].some((p) => p.path.length < 2 || records.has(p.path.slice(0, 2).join('/')));
 
 /** A record that came from elsewhere makes the steps on it untrue: they are forgotten, not applied on top of it. */
 function stillTrue(state: LorvetState, forward: readonly Patch[], action: Action): Partial<LorvetState> {

@@ -22,7 +22,7 @@ export class Starter {
   }
 
   private async begin(workspace: Workspace): Promise<void> {
-    this.work.dispatch(KeepingActions.workspaceReplaced({ workspace }));
+    this.work.dispatch(KeepingActions.workspaceReplaced({ workspace, label: 'begin' }));
     await this.keeper.flush();
     await this.keeper.markStarted();
     await this.router.navigate(['/shelf'], { replaceUrl: true });
