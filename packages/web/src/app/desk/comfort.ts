@@ -9,7 +9,7 @@ const FONTS: Record<Comfort['font'], { readonly name: string; readonly css: stri
 const COLOURS: Record<Comfort['colours'], string> = { paper: 'Paper', cream: 'Cream', mist: 'Mist', night: 'Night' };
 
 /** Grounds and inks of the desk: all pairs at least 7:1. */
-const GROUNDS: Record<Comfort['colours'], Record<string, string>> = {
+export const GROUNDS: Record<Comfort['colours'], Record<string, string>> = {
   paper: {
     '--paper': '#faf6ee',
     '--surface': '#fffdf8',

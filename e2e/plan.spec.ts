@@ -1,0 +1,99 @@
+import { expect, test } from '@playwright/test';
+import { openDemo, reload } from './helpers';
+
+test('filling by group shows who would get two, and giving out waits until it is mended', async ({ page }) => {
+  await openDemo(page, '/hand-outs/h-bike');
+  const give = page.getByRole('button', { name: /^Schedule for/ });
+  await expect(give).toBeDisabled();
+  await page.getByRole('button', { name: 'Accept 7 suggestions' }).click();
+  await expect(page.getByText('Nothing to mend')).toBeVisible();
+  await expect(give).toBeEnabled();
+
+  // A learner in two groups gets two versions by filling both.
+  await page.goto('/learners');
+  await page.getByRole('button', { name: 'Jory S.' }).click();
+  await page.getByRole('checkbox', { name: 'Anemones' }).check();
+  await page.getByRole('button', { name: 'Keep the card' }).click();
+  await page.goto('/hand-outs/h-bike');
+  await page.getByRole('button', { name: 'Fill by group' }).click();
+  await page.getByLabel('Shanny, 6').selectOption({ label: 'Core' });
+  await page.getByLabel('Anemones, 4').selectOption({ label: 'Supported' });
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Jory S. would get two versions')).toBeVisible();
+  await expect(page.getByText('1 twice')).toBeVisible();
+  await expect(give).toBeDisabled();
+  await page.getByRole('radio', { name: 'Core for Jory S.' }).check();
+  await expect(give).toBeEnabled();
+
+  // Dates the wrong way round.
+  await page.getByRole('button', { name: /^How/ }).click();
+  await page.getByLabel('Due', { exact: true }).fill('2030-01-01T09:00');
+  await page.getByLabel('Opens').fill('2030-01-02T09:00');
+  await page.getByLabel('Opens').press('Tab');
+  await expect(page.getByText('It is due before it opens')).toBeVisible();
+  await page.getByLabel('Due', { exact: true }).fill('2030-01-03T09:00');
+  await page.getByLabel('Due', { exact: true }).press('Tab');
+  await page.keyboard.press('Escape');
+  await give.click();
+  await expect(page.getByText('Scheduled', { exact: true })).toBeVisible();
+  await reload(page);
+  await page.getByRole('link', { name: 'Hand-outs' }).click();
+  await expect(page.getByRole('row', { name: /Mending a puncture/ })).toContainText('scheduled');
+});
+
+test('given to read, nobody can write, and the plan says so beforehand', async ({ page }) => {
+  await openDemo(page, '/bench/puncture');
+  await page.getByRole('link', { name: 'Hand out', exact: true }).click();
+  await page.getByRole('button', { name: /^Who/ }).click();
+  await page.getByRole('checkbox', { name: 'Talan E.' }).check();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^How/ }).click();
+  await page.getByLabel('Way to give').selectOption('to-read');
+  await page.keyboard.press('Escape');
+  await page.getByRole('radio', { name: 'Master for Talan E.' }).check();
+  await expect(page.getByText('Master has 5 questions')).toBeVisible();
+  await page.getByRole('button', { name: 'Give out to 1' }).click();
+  await page.goto('/desk');
+  await page.getByRole('button', { name: 'Kestrel class' }).click();
+  await page.getByRole('button', { name: 'Talan E.' }).click();
+  await page.getByRole('link', { name: /Read/ }).click();
+  await expect(page.getByRole('textbox').first()).toBeDisabled();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
+});
+
+test('the shelf is searched, and a family duplicated with its versions and without its work', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('searchbox').fill('timetable math');
+  await expect(page.getByRole('link', { name: 'Catching the right bus' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Rock-pool survey' })).toBeHidden();
+  await page.getByRole('searchbox').fill('zebra');
+  await expect(page.getByText('Nothing on the Shelf has these words.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await page.getByRole('button', { name: 'Duplicate Rock-pool survey' }).click();
+  const copy = page.getByRole('listitem').filter({ hasText: 'Rock-pool survey (copy)' }).first();
+  await expect(copy).toContainText('4 versions');
+  await expect(copy).toContainText('nobody yet');
+});
+
+test('a learner is added, changed and removed, and a wrong level is said', async ({ page }) => {
+  await openDemo(page, '/learners');
+  await page.getByRole('button', { name: 'Kestrel class 9' }).click();
+  await page.getByRole('button', { name: 'Learner', exact: true }).click();
+  const card = page.getByRole('complementary', { name: 'Needs card' });
+  await card.getByLabel('Name').fill('Ruan Z.');
+  await card.getByLabel('Reads at grade').fill('fifteen');
+  await card.getByRole('button', { name: 'Keep the card' }).click();
+  await expect(card.getByRole('alert')).toContainText('“fifteen” is no reading level');
+  await card.getByLabel('Reads at grade').fill('4,5');
+  await card.getByRole('checkbox', { name: 'hints' }).check();
+  await card.getByRole('button', { name: 'Keep the card' }).click();
+  await expect(page.getByRole('row', { name: /Ruan Z/ })).toContainText('4.5');
+  await expect(page.getByRole('button', { name: 'Kestrel class 10' })).toBeVisible();
+  await reload(page);
+  await page.getByRole('button', { name: 'Ruan Z.' }).click();
+  await card.getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByRole('row', { name: /Ruan Z/ })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo: remove Ruan Z.' }).click();
+  await expect(page.getByRole('row', { name: /Ruan Z/ })).toBeVisible();
+});
