@@ -33,7 +33,7 @@ test('a version is made by pressing and typing: choices, hint, bank, pages, own 
   await panel(page).getByText('Pages kept').click();
   await panel(page).getByRole('checkbox', { name: 'Think like a mechanic' }).uncheck();
   await expect(panel(page).getByText('A modification')).toBeVisible();
-  await expect(panel(page).getByText('“Give reasons for a step” has no item left')).toBeVisible();
+  await expect(panel(page).getByText('“Give reasons for a step” has no item left in this version.', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Put the page back' }).click();
   await expect(panel(page).getByText('An accommodation')).toBeVisible();
 
@@ -85,6 +85,7 @@ test('measures stand beside the master’s, and change with the words', async ({
 test('a master is dragged into another order, and its draft dropped', async ({ page }) => {
   await openDemo(page, '/bench/puncture');
   const ids = () => page.locator('[data-block]').evaluateAll((all) => all.map((e) => e.getAttribute('data-block')));
+  await expect(block(page, 'pun-q2')).toBeVisible();
   const before = await ids();
   const handle = block(page, 'pun-q2').locator('.handle');
   await handle.scrollIntoViewIfNeeded();

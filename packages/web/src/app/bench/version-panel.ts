@@ -100,11 +100,11 @@ export class VersionPanel {
     const s = this.state();
     if (!s) return [];
     const id = this.view.chosen();
-    const origin = id ? originOf(s.derived, id) : null;
-    const here = origin && [...(origin.from === 'master' ? [] : [origin.from]), ...origin.touched];
-    const list = here
-      ? here.filter((t) => t.versionId === s.version.id).map((t) => t.adjustment)
-      : s.version.adjustments;
+    const touched = id ? originOf(s.derived, id).touched.map((t) => t.adjustment.id) : [];
+    // Those that are switched off touch nothing, and still speak of the block.
+    const list = s.version.adjustments.filter(
+      (a) => !id || touched.includes(a.id) || kindOfAdjustment(a).targets(a).includes(id),
+    );
     return list.map((a) => ({
       a,
       label: a.name || adjustmentKinds[a.kind].label,

@@ -1,5 +1,9 @@
-/** Whether a key goes into a text field, where shortcuts of the page must stay out of the way. */
+/** Inputs in which keys write nothing. */
+const WRITES_NOTHING = ['checkbox', 'radio', 'range', 'file', 'button', 'submit'];
+
+/** Whether a key goes into a field, where shortcuts of the page must stay out of the way. */
 export function isTyping(event: Event): boolean {
   const el = event.target;
-  return el instanceof HTMLElement && (el.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(el.tagName));
+  if (el instanceof HTMLInputElement) return !WRITES_NOTHING.includes(el.type);
+  return el instanceof HTMLElement && (el.isContentEditable || /^(TEXTAREA|SELECT)$/.test(el.tagName));
 }

@@ -34,7 +34,9 @@ beforeEach(() => {
   host = fixture.nativeElement as HTMLElement;
   fixture.detectChanges();
 });
-afterEach(() => jest.useRealTimers());
+afterEach(() => {
+  jest.useRealTimers();
+});
 
 describe('words edited where they stand', () => {
   it('say what they are, and are a field once pressed', async () => {
