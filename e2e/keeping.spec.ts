@@ -116,6 +116,8 @@ test('a marker in keys, notes, level names, other names and reasons stands on no
 async function openMarked(page: Page, secret: string): Promise<void> {
   await page.goto('/keeping');
   await page.getByRole('button', { name: 'Lay out the demo' }).click();
+  await page.getByRole('button', { name: 'Undo: lay out the demo' }).waitFor();
+  await expect(page.getByText('All of it is written.')).toBeVisible();
   await kept(page);
   await page.evaluate(
     (word) =>

@@ -29,6 +29,19 @@ interface Said {
   readonly verdict: AdjustmentVerdict | undefined;
 }
 
+// Blocks are never changed, only replaced: each is measured once.
+const grades = new WeakMap<Block, number | undefined>();
+
+function gradeOf(block: Block): number | undefined {
+  if (!grades.has(block)) {
+    const text = wordsOf(block)
+      .map((w) => w.text)
+      .join('\n');
+    grades.set(block, readability(text).formulas?.fleschKincaidGrade);
+  }
+  return grades.get(block);
+}
+
 /** A version beside what it is made on, block against block; what is typed in the version is recorded. */
 @Component({
   selector: 'lv-version-page',
@@ -63,7 +76,11 @@ export class VersionPage {
   protected readonly pages = computed(() => {
     const family = this.view.family();
     const version = this.view.version();
-    return family && version ? compareVersions(family, version.basis, version.id) : [];
+    if (!family || !version) return [];
+    return compareVersions(family, version.basis, version.id).map((p) => ({
+      ...p,
+      rows: p.rows.map((row) => ({ ...row, said: this.said(row) })),
+    }));
   });
 
   protected name(block: Block): string {
@@ -74,7 +91,7 @@ export class VersionPage {
     return wordsOf(block)[0]?.text ?? '';
   }
 
-  protected said(row: CompareRow): Said[] {
+  private said(row: CompareRow): Said[] {
     return row.adjustments.map((a) => ({
       id: a.id,
       done: a.name || adjustmentKinds[a.kind].done,
@@ -134,13 +151,7 @@ export class VersionPage {
     if (kind === 'fewer-choices' && isChoice(left) && isChoice(right))
       return `${left.options.length} → ${right.options.length}`;
     if (kind !== 'reword') return '';
-    const grade = (b: Block) =>
-      readability(
-        wordsOf(b)
-          .map((w) => w.text)
-          .join('\n'),
-      ).formulas?.fleschKincaidGrade;
-    const [was, now] = [grade(left), grade(right)];
+    const [was, now] = [gradeOf(left), gradeOf(right)];
     return was !== undefined && now !== undefined ? `grade ${was.toFixed(1)} → ${now.toFixed(1)}` : '';
   }
 }

@@ -99,7 +99,8 @@ export class VersionPanel {
   protected readonly adjustments = computed(() => {
     const s = this.state();
     if (!s) return [];
-    const id = this.view.chosen();
+    // What is chosen may just have been left out: then the whole version is spoken of.
+    const id = this.chosen()?.block.id;
     const touched = id ? originOf(s.derived, id).touched.map((t) => t.adjustment.id) : [];
     // Those that are switched off touch nothing, and still speak of the block.
     const list = s.version.adjustments.filter(
