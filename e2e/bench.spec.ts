@@ -33,7 +33,9 @@ test('a version is made by pressing and typing: choices, hint, bank, pages, own 
   await panel(page).getByText('Pages kept').click();
   await panel(page).getByRole('checkbox', { name: 'Think like a mechanic' }).uncheck();
   await expect(panel(page).getByText('A modification')).toBeVisible();
-  await expect(panel(page).getByText('“Give reasons for a step” has no item left in this version.', { exact: true })).toBeVisible();
+  await expect(
+    panel(page).getByText('“Give reasons for a step” has no item left in this version.', { exact: true }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Put the page back' }).click();
   await expect(panel(page).getByText('An accommodation')).toBeVisible();
 
