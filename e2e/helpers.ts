@@ -25,6 +25,8 @@ export async function startEmpty(page: Page): Promise<void> {
 }
 
 export async function kept(page: Page): Promise<void> {
+  // Two frames, so that what was just done is on the page: before that “All kept” speaks of the time before it.
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
   await expect(page.getByText('All kept')).toBeVisible();
 }
 
@@ -41,6 +43,7 @@ export async function rewrite(scope: Locator, label: string | RegExp, text: stri
   const field = scope.page().locator('lv-words textarea:focus');
   await field.fill(text);
   await field.press('Control+Enter');
+  await expect(field).toBeHidden();
 }
 
 /** What axe finds against WCAG 2.2 AA, one line a fault. */

@@ -43,11 +43,13 @@ test('the whole path with the keyboard only', async ({ page }) => {
   await page.keyboard.press('Control+Enter');
   await type(page, page.getByRole('textbox', { name: /^Key/ }), 'the bay / bay');
   await press(page, page.getByRole('button', { name: 'Long text', exact: true }));
+  await expect(page.locator('lv-words textarea')).toBeFocused();
   await page.keyboard.type('Tell of a crossing.');
   await page.keyboard.press('Control+Enter');
 
   // Moved by keys, and back by undo.
   const last = page.getByRole('group', { name: 'Question 2, long text' });
+  await expect(button('Question: Tell of a crossing.')).toBeFocused();
   await page.keyboard.press('Shift+Tab');
   await expect(last).toBeFocused();
   await page.keyboard.press('Alt+ArrowUp');

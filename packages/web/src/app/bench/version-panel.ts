@@ -183,11 +183,13 @@ export class VersionPanel {
     });
   }
 
-  protected keepPage(id: string, keep: boolean): void {
+  /** Whether the page is kept now: leaving out the last one is refused. */
+  protected keepPage(id: string, keep: boolean): boolean {
     const ids = this.pages()
       .filter((p) => (p.id === id ? keep : p.kept))
       .map((p) => p.id);
     this.view.recorded({ did: 'keep-pages', pageIds: ids }, 'keep only some pages');
+    return this.pages().find((p) => p.id === id)?.kept ?? false;
   }
 
   protected personalise(): void {
