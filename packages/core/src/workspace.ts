@@ -4,10 +4,27 @@ import { handOutSchema } from './assign/hand-out';
 import { classSchema, groupSchema, learnerSchema } from './learners/learner';
 import { copySchema, markingSchema } from './work/copy';
 
-/** A picture, kept once by its content's address. */
+/** What of the web a kept file may be: it is only ever the source of a picture, sound or video, or handed back. */
+export const ASSET_MIMES = [
+  'image/png',
+  'image/jpeg',
+  'image/svg+xml',
+  'image/webp',
+  'image/gif',
+  'audio/webm',
+  'audio/ogg',
+  'audio/mpeg',
+  'audio/wav',
+  'audio/mp4',
+  'video/webm',
+  'video/mp4',
+  'application/pdf',
+] as const;
+
+/** A picture, sound, video or document, kept once by its content's address. */
 export const assetSchema = z.object({
   id: z.string().max(80),
-  mime: z.enum(['image/png', 'image/jpeg', 'image/svg+xml', 'image/webp', 'image/gif']),
+  mime: z.enum(ASSET_MIMES),
   name: z.string().max(200),
   /** The bytes in base64. */
   data: z.string().regex(/^[A-Za-z0-9+/]*={0,2}$/),

@@ -17,6 +17,7 @@ export function hubApp(folder: string): Express {
           // Angular and PrimeNG write their components' styles into the page.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
+          mediaSrc: ["'self'", 'blob:'],
           fontSrc: ["'self'", 'data:'],
           connectSrc: ["'self'"],
           workerSrc: ["'self'", 'blob:'],

@@ -1,17 +1,55 @@
 import { z } from 'zod';
-import { type Block, blockSchema, isItem, type ItemBlock } from './blocks';
-import { type Id, idSchema } from './block';
+import { audienceSchema, type Id, idSchema, sourceSchema } from './block';
+import { assetsIn, type Block, blockSchema, isItem, type ItemBlock } from './blocks';
+import { assetIdSchema, rectSchema } from './parts';
 
 export const objectiveSchema = z.object({ id: idSchema, text: z.string().min(1).max(300) });
 export type Objective = z.infer<typeof objectiveSchema>;
+
+export const PAGE_SIZES = { A3: [297, 420], A4: [210, 297], A5: [148, 210], Letter: [215.9, 279.4] } as const;
+export const pageSizeSchema = z.enum(['A3', 'A4', 'A5', 'Letter']);
+export type PageSize = z.infer<typeof pageSizeSchema>;
+
+/** Marks by which a page of a packet is found: a day, a subject, a colour and a sign. */
+export const pageMarkSchema = z.object({
+  day: z.string().max(40).default(''),
+  subject: z.string().max(60).default(''),
+  colour: z.enum(['', 'a', 'b', 'c', 'd', 'e', 'f', 'g', 'h']).default(''),
+  sign: z.enum(['', 'sun', 'leaf', 'wave', 'stone', 'shell', 'star', 'moon', 'drop']).default(''),
+});
+export type PageMark = z.infer<typeof pageMarkSchema>;
+
+/** A picture that fills the page and cannot be moved; answer places lie on top of it, in hundredths of the page. */
+export const fixedPictureSchema = z.object({ assetId: assetIdSchema, alt: z.string().max(2000) });
 
 export const pageSchema = z.object({
   id: idSchema,
   title: z.string().max(200),
   orientation: z.enum(['portrait', 'landscape']).default('portrait'),
+  size: pageSizeSchema.optional(),
+  /** Whom the page is for; a page that is not the learner's never reaches a package. */
+  audience: audienceSchema.optional(),
+  /** Laid out over this picture; without it the page flows. */
+  fixed: fixedPictureSchema.optional(),
+  /** Where blocks lie on the picture, by block id; a block without a place flows below it. */
+  places: z.record(idSchema, rectSchema).optional(),
+  mark: pageMarkSchema.optional(),
+  source: sourceSchema.optional(),
   blocks: z.array(blockSchema).max(400),
 });
 export type Page = z.infer<typeof pageSchema>;
+
+/** Width over height of a page as it lies. */
+export function pageRatio(page: { size?: PageSize | undefined; orientation: 'portrait' | 'landscape' }): number {
+  const [w, h] = PAGE_SIZES[page.size ?? 'A4'];
+  return page.orientation === 'portrait' ? w / h : h / w;
+}
+
+/** Ids of all assets a content shows. */
+export const assetsOf = (content: { pages: readonly Page[] }): Set<string> =>
+  new Set(
+    content.pages.flatMap((p) => [...(p.fixed?.assetId ? [p.fixed.assetId] : []), ...p.blocks.flatMap(assetsIn)]),
+  );
 
 /** Everything a revision holds: what the activity is for, and its pages. */
 export const contentSchema = z.object({

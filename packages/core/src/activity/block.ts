@@ -13,10 +13,23 @@ export const demandSchema = z.enum(['recall', 'understand', 'apply', 'explain'])
 export type Demand = z.infer<typeof demandSchema>;
 export const DEMANDS: readonly Demand[] = demandSchema.options;
 
+/** Where a page or block was brought from. */
+export const sourceSchema = z.object({
+  /** Id of the activity; empty where it came from a file. */
+  familyId: z.string().max(64),
+  revision: z.number().int().min(0),
+  /** Id of the page or block there. */
+  id: z.string().max(64),
+  /** The activity's or the file's name when it was brought. */
+  title: z.string().max(300),
+});
+export type Source = z.infer<typeof sourceSchema>;
+
 /** The fields every block has. */
 export const blockBase = {
   id: idSchema,
   audience: audienceSchema.default('learner'),
+  source: sourceSchema.optional(),
 };
 
 /** The fields every block that asks for an answer (an item) has besides. */
@@ -30,7 +43,12 @@ export const itemBase = {
   note: z.string().max(2000).optional(),
 };
 
-export const optionSchema = z.object({ id: idSchema, text: z.string().max(500) });
+/** A choice: words, or a picture with words that describe it. */
+export const optionSchema = z.object({
+  id: idSchema,
+  text: z.string().max(500),
+  assetId: z.string().max(80).optional(),
+});
 export type Option = z.infer<typeof optionSchema>;
 
 /** One text of a block that a teacher can reword and a merge can join. */
@@ -66,8 +84,19 @@ export interface BlockKind<B, L> {
   withWords(block: B, field: string, text: string): B;
   /** What a learner may receive: built field by field, never by deleting. */
   forLearner(block: B): L;
+  /** Ids of the assets it shows; none where it is not given. */
+  assets?(block: B): string[];
   readonly item: B extends { prompt: string } ? ItemRules<B> : null;
 }
+
+/** The fields an item begins with, before its kind's own. */
+export const freshItem = (id: Id) => ({
+  id,
+  audience: 'learner' as const,
+  prompt: '',
+  demand: 'recall' as const,
+  points: 1,
+});
 
 /** The base fields of a learner's item. */
 export const learnerItemBase = {

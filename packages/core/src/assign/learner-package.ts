@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { idSchema } from '../activity/block';
-import { blockKinds, forLearner, learnerBlockSchema } from '../activity/blocks';
+import { assetsOf, fixedPictureSchema, pageMarkSchema, pageSizeSchema } from '../activity/activity';
+import { type Block, blockKinds, forLearner, learnerBlockSchema } from '../activity/blocks';
+import { rectSchema } from '../activity/parts';
 import { swatchSchema } from '../activity/family';
 import type { Frozen, HandOut } from './hand-out';
 
@@ -17,10 +19,14 @@ export const learnerPackageSchema = z.strictObject({
       id: idSchema,
       title: z.string(),
       orientation: z.enum(['portrait', 'landscape']),
+      size: pageSizeSchema,
+      fixed: fixedPictureSchema.nullable(),
+      places: z.record(idSchema, rectSchema),
+      mark: pageMarkSchema.nullable(),
       blocks: z.array(learnerBlockSchema),
     }),
   ),
-  /** Ids of the pictures it shows. */
+  /** Ids of the pictures, sounds and videos it shows. */
   assetIds: z.array(z.string()),
 });
 export type LearnerPackage = z.infer<typeof learnerPackageSchema>;
@@ -30,13 +36,22 @@ export function learnerPackage(
   handOut: Pick<HandOut, 'id' | 'title' | 'note' | 'way' | 'dueAt'>,
   frozen: Frozen,
 ): LearnerPackage {
-  const pages = frozen.content.pages.map((p) => ({
+  const mine = frozen.content.pages.filter((p) => (p.audience ?? 'learner') === 'learner');
+  const kept = mine.map((p) => ({ page: p, blocks: p.blocks.filter(isLearners) }));
+  const pages = kept.map(({ page: p, blocks }) => ({
     id: p.id,
     title: p.title,
     orientation: p.orientation,
-    blocks: p.blocks
-      .filter((b) => b.audience === 'learner' && blockKinds[b.kind].learnerSchema.type !== 'never')
-      .map(forLearner),
+    size: p.size ?? ('A4' as const),
+    fixed: p.fixed ? { assetId: p.fixed.assetId, alt: p.fixed.alt } : null,
+    places: Object.fromEntries(
+      blocks.flatMap((b) => {
+        const r = p.places?.[b.id];
+        return r ? [[b.id, { x: r.x, y: r.y, w: r.w, h: r.h }]] : [];
+      }),
+    ),
+    mark: p.mark ? { day: p.mark.day, subject: p.mark.subject, colour: p.mark.colour, sign: p.mark.sign } : null,
+    blocks: blocks.map(forLearner),
   }));
   return {
     handOutId: handOut.id,
@@ -48,8 +63,8 @@ export function learnerPackage(
       : null,
     dueAt: handOut.dueAt,
     pages,
-    assetIds: [
-      ...new Set(pages.flatMap((p) => p.blocks.flatMap((b) => (b.kind === 'picture' && b.assetId ? [b.assetId] : [])))),
-    ],
+    assetIds: [...assetsOf({ pages: kept.map(({ page, blocks }) => ({ ...page, blocks })) })],
   };
 }
+
+const isLearners = (b: Block): boolean => b.audience === 'learner' && blockKinds[b.kind].learnerSchema.type !== 'never';

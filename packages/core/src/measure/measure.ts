@@ -1,6 +1,7 @@
 import { type Content, itemsOf, type Objective } from '../activity/activity';
 import { type Demand, DEMANDS } from '../activity/block';
-import { type Block, isChoice, isItem, itemRules, wordsOf } from '../activity/blocks';
+import { type Block, isChoice, isItem, itemRules, plainTextOf } from '../activity/blocks';
+import { plainRich } from '../activity/rich';
 import { type Readability, readability } from './readability';
 
 /** Words a learner of middling speed reads in a minute on a worksheet, set low on purpose. */
@@ -26,14 +27,13 @@ export interface Measures {
 
 /** The words a learner reads in a block. */
 export const learnerText = (block: Block): string =>
-  block.audience !== 'learner' || block.kind === 'picture'
-    ? ''
-    : [...wordsOf(block).map((w) => w.text), ...(block.kind === 'word-bank' ? block.words : [])].join('\n');
+  block.audience !== 'learner' || block.kind === 'picture' ? '' : plainTextOf(block);
 
 /** The running text that the formulas measure: passages, instructions and questions, not labels and choices. */
 const prose = (block: Block): string => {
   if (block.audience !== 'learner') return '';
-  if (block.kind === 'text' || block.kind === 'instruction') return block.text;
+  if (block.kind === 'text' || block.kind === 'passage') return plainRich(block.text);
+  if (block.kind === 'instruction') return block.text;
   return isItem(block) ? block.prompt : '';
 };
 

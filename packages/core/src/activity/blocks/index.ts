@@ -1,30 +1,83 @@
 import { z } from 'zod';
 import type { BlockKind, Id, ItemRules, WordsField } from '../block';
+import { plainRich } from '../rich';
+import { audioBlock } from './audio';
+import { contentsList } from './contents';
+import { dailyNote } from './daily-note';
+import { divider } from './divider';
+import { drawing } from './drawing';
+import { familyNote } from './family-note';
+import { gapParts, gapsBlock } from './gaps';
 import { heading } from './heading';
 import { instructionBlock } from './instruction';
+import { labels } from './labels';
+import { link } from './link';
 import { longText } from './long-text';
+import { matching } from './matching';
 import { multipleChoice } from './multiple-choice';
+import { notes } from './notes';
 import { numberBlock } from './number';
+import { ordering } from './ordering';
+import { paper } from './paper';
+import { passage } from './passage';
+import { photo } from './photo';
 import { picture } from './picture';
+import { pictureWriting } from './picture-writing';
+import { piecesBlock } from './pieces';
 import { shortText } from './short-text';
 import { singleChoice } from './single-choice';
+import { sorting } from './sorting';
+import { spots } from './spots';
+import { steps } from './steps';
+import { table } from './table';
+import { tableFill } from './table-fill';
 import { teacherNote } from './teacher-note';
 import { textBlock } from './text';
+import { videoBlock } from './video';
+import { vocabulary } from './vocabulary';
+import { voice } from './voice';
 import { wordBankBlock } from './word-bank';
+import { workedExample } from './worked-example';
 
 /** Every block kind, by name. A kind that is here but lacks a half does not compile. */
 export const blockKinds = {
   heading,
   text: textBlock,
   instruction: instructionBlock,
+  passage,
   picture,
+  table,
+  audio: audioBlock,
+  video: videoBlock,
+  link,
+  vocabulary,
   'word-bank': wordBankBlock,
+  'worked-example': workedExample,
+  divider,
+  contents: contentsList,
+  'daily-note': dailyNote,
+  'family-note': familyNote,
   'teacher-note': teacherNote,
   'single-choice': singleChoice,
   'multiple-choice': multipleChoice,
   'short-text': shortText,
   'long-text': longText,
   number: numberBlock,
+  gaps: gapsBlock,
+  matching,
+  sorting,
+  ordering,
+  pieces: piecesBlock,
+  labels,
+  spots,
+  drawing,
+  'picture-writing': pictureWriting,
+  'table-fill': tableFill,
+  steps,
+  photo,
+  voice,
+  paper,
+  notes,
 };
 
 type Kinds = typeof blockKinds;
@@ -52,6 +105,7 @@ export const learnerBlockSchema = union(
 const kindOf = (block: Block): BlockKind<Block, LearnerBlock> =>
   blockKinds[block.kind] as unknown as BlockKind<Block, LearnerBlock>;
 
+export const assetsIn = (block: Block): string[] => kindOf(block).assets?.(block) ?? [];
 export const isItem = (block: Block): block is ItemBlock => 'prompt' in block;
 export const isChoice = (block: Block): block is Extract<Block, { options: unknown }> => 'options' in block;
 export const labelOf = (block: Block): string => kindOf(block).label;
@@ -60,6 +114,21 @@ export const withWords = (block: Block, field: string, text: string): Block =>
   kindOf(block).withWords(block, field, text);
 export const forLearner = (block: Block): LearnerBlock => kindOf(block).forLearner(block);
 export const freshBlock = (kind: BlockKindName, id: Id, newId: () => Id): Block => blockKinds[kind].fresh(id, newId);
+
+/** Everything a learner reads in a block, a line each, without marks of style. */
+export function plainTextOf(block: Block): string {
+  const lines = wordsOf(block).map((w) => w.text);
+  if (block.kind === 'text' || block.kind === 'passage') return lines.map(plainRich).filter(Boolean).join('\n');
+  if (block.kind === 'gaps')
+    return [
+      ...lines.slice(0, -1),
+      gapParts(block.text, block.gaps)
+        .map((p) => ('text' in p ? p.text : '…'))
+        .join(''),
+    ].join('\n');
+  if (block.kind === 'word-bank') lines.push(...block.words);
+  return lines.filter(Boolean).join('\n');
+}
 
 /** The text of one field, or undefined where the block has no such field. */
 export const wordsAt = (block: Block, field: string): string | undefined =>

@@ -1,4 +1,5 @@
 import {
+  ApplicationRef,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -11,22 +12,29 @@ import {
   untracked,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Answer, type Comfort, type LearnerPackage, PLAIN_COMFORT } from '@lorvet/core';
+import { type Answer, answerIsEmpty, type Comfort, type LearnerPackage, PLAIN_COMFORT } from '@lorvet/core';
+import { LaidPage } from '../ui/blocks/laid-page';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { SheetContext } from '../ui/blocks/sheet-context';
+import { PageMarkView } from '../ui/page-mark';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { ComfortSettings, comfortStyle } from './comfort';
 
-const isEmpty = (a: Answer | undefined) => !a || (a.kind === 'choice' ? a.chosen.length === 0 : a.text.trim() === '');
-
 /** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
 @Component({
   selector: 'lv-sheet-view',
-  imports: [LearnerBlockView, SwatchMark, ComfortSettings, LucideDynamicIcon],
+  imports: [LaidPage, LearnerBlockView, PageMarkView, SwatchMark, ComfortSettings, LucideDynamicIcon],
+  providers: [SheetContext],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-view.html',
   styleUrls: ['./desk.css', './sheet-view.css'],
-  host: { '[style]': 'style()' },
+  host: {
+    '[style]': 'style()',
+    '[class.printing]': 'printing()',
+    '(window:beforeprint)': 'print(true)',
+    '(window:afterprint)': 'print(false)',
+  },
 })
 export class SheetView {
   readonly sheet = input.required<LearnerPackage>();
@@ -49,7 +57,14 @@ export class SheetView {
   protected readonly comfortOpen = signal(false);
   protected readonly asking = signal(false);
   protected readonly style = computed(() => comfortStyle(this.comfort()));
-  protected readonly page = computed(() => this.sheet().pages[this.at()]);
+  /** On paper all pages stand below each other. */
+  protected readonly printing = signal(false);
+  private readonly app = inject(ApplicationRef);
+  private readonly context = inject(SheetContext);
+  protected readonly shown = computed(() => {
+    const page = this.sheet().pages[this.at()];
+    return this.printing() ? this.sheet().pages : page ? [page] : [];
+  });
   protected readonly canWrite = computed(() => !this.locked() && this.sheet().way === 'one-each');
   private readonly items = computed(() =>
     this.sheet().pages.flatMap((p, page) => p.blocks.filter((b) => 'prompt' in b).map((b) => ({ id: b.id, page }))),
@@ -60,18 +75,19 @@ export class SheetView {
       const items = this.items().filter((x) => x.page === i);
       return {
         id: p.id,
-        done: items.length > 0 && items.every((x) => !isEmpty(this.answers()[x.id])),
+        done: items.length > 0 && items.every((x) => !answerIsEmpty(this.answers()[x.id])),
         here: i === this.at(),
       };
     }),
   );
   protected readonly blanks = computed(() =>
     this.items()
-      .filter((x) => isEmpty(this.answers()[x.id]))
+      .filter((x) => answerIsEmpty(this.answers()[x.id]))
       .map((x) => ({ ...x, number: this.numbers().get(x.id) ?? 0 })),
   );
 
   constructor() {
+    effect(() => this.context.sheet.set({ pages: this.sheet().pages, turn: (to) => this.turn(to) }));
     effect(() => {
       const pages = this.sheet().pages.length;
       untracked(() => this.at.set(Math.min(this.at(), Math.max(0, pages - 1))));
@@ -85,6 +101,16 @@ export class SheetView {
       this.host.nativeElement.querySelector<HTMLElement>('main')?.focus();
       this.host.nativeElement.scrollIntoView({ block: 'start' });
     });
+  }
+
+  /** The browser prints what stands there when this returns. */
+  protected print(on: boolean): void {
+    this.printing.set(on);
+    this.app.tick();
+  }
+
+  protected toPaper(): void {
+    window.print();
   }
 
   protected submit(): void {

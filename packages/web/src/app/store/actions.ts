@@ -91,6 +91,7 @@ export const DeskActions = createActionGroup({
   source: 'Desk',
   events: {
     'Copy saved': props<{ copy: Copy }>(),
+    'Media kept': props<{ asset: Asset }>(),
     'Comfort saved': props<{ learnerId: Id; comfort: Comfort }>(),
   },
 });

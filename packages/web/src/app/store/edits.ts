@@ -281,6 +281,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
 
   edit(DeskActions.copySaved, { run: (doc, { copy }) => put(doc, 'copies', copy) }),
+  edit(DeskActions.mediaKept, { run: (doc, { asset }) => put(doc, 'assets', asset) }),
   edit(DeskActions.comfortSaved, {
     run: (doc, { learnerId, comfort }) => {
       const learner = doc.learners[learnerId];

@@ -23,6 +23,20 @@ import {
   LucideUpload,
   LucideX,
   provideLucideIcons,
+  LucideCamera,
+  LucideSquare,
+  LucideMic,
+  LucideVideo,
+  LucideLibrary,
+  LucideFileInput,
+  LucideScan,
+  LucideFilter,
+  LucideMaximize2,
+  LucidePencil,
+  LucideLayoutTemplate,
+  LucideListPlus,
+  LucideTriangleAlert,
+  LucidePrinter,
 } from '@lucide/angular';
 
 /** The icons in use; `<svg lucideIcon="trash-2">`. */
@@ -51,4 +65,6 @@ export const provideIcons = () =>
     LucideUndo2,
     LucideUpload,
     LucideX,
+    LucidePrinter,
+    LucideCamera,
   );

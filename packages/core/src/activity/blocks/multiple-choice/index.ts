@@ -10,6 +10,7 @@ import {
   optionSchema,
   withItemWords,
 } from '../../block';
+import { pieceAssets, plainPiece } from '../../parts';
 import { choiceOptions, optionTexts, optionWords, withOptionWords } from '../choice';
 
 const schema = z.object({
@@ -54,8 +55,9 @@ export const multipleChoice: BlockKind<MultipleChoice, z.infer<typeof learnerSch
   forLearner: (b) => ({
     ...learnerItem(b),
     kind: 'multiple-choice',
-    options: b.options.map((o) => ({ id: o.id, text: o.text })),
+    options: b.options.map(plainPiece),
   }),
+  assets: (b) => pieceAssets(b.options),
   item: {
     minutes: 0.8,
     keyWords: (b) => optionTexts(b.options, b.key),

@@ -20,5 +20,6 @@ export const picture: BlockKind<Picture, z.infer<typeof learnerSchema>> = {
   words: (b) => [{ field: 'alt', label: 'Description', text: b.alt }],
   withWords: (b, field, text) => (field === 'alt' ? { ...b, alt: text } : b),
   forLearner: (b) => ({ id: b.id, kind: 'picture', assetId: b.assetId, alt: b.alt }),
+  assets: (b) => (b.assetId ? [b.assetId] : []),
   item: null,
 };

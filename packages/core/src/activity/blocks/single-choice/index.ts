@@ -10,6 +10,7 @@ import {
   optionSchema,
   withItemWords,
 } from '../../block';
+import { pieceAssets, plainPiece } from '../../parts';
 import { choiceOptions, optionTexts, optionWords, withOptionWords } from '../choice';
 
 const schema = z.object({
@@ -53,8 +54,9 @@ export const singleChoice: BlockKind<SingleChoice, z.infer<typeof learnerSchema>
   forLearner: (b) => ({
     ...learnerItem(b),
     kind: 'single-choice',
-    options: b.options.map((o) => ({ id: o.id, text: o.text })),
+    options: b.options.map(plainPiece),
   }),
+  assets: (b) => pieceAssets(b.options),
   item: {
     minutes: 0.5,
     keyWords: (b) => optionTexts(b.options, [b.key]),

@@ -10,7 +10,7 @@ import { DESK_PARTS } from './registry';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (prompt(); as words) {
-      <p class="prompt" [id]="promptId()">
+      <p class="prompt" [class.sr]="laid()" [id]="promptId()">
         @if (number()) {
           <span class="number">{{ number() }}</span>
         }
@@ -29,6 +29,7 @@ import { DESK_PARTS } from './registry';
   styles: `
     :host {
       display: block;
+      break-inside: avoid;
     }
     .prompt {
       font-weight: 700;
@@ -56,6 +57,8 @@ export class LearnerBlockView {
   readonly block = input.required<LearnerBlock>();
   readonly answer = input<Answer>();
   readonly locked = input(false);
+  /** Laid over a picture that shows the question already: the words are there for screen readers only. */
+  readonly laid = input(false);
   /** The item's number on this sheet; 0 for none. */
   readonly number = input(0);
   readonly answered = output<Answer>();

@@ -1,16 +1,28 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { Media } from '../media';
 import { DeskPart, type LearnerBlockOf } from '../part';
 
 @Component({
   selector: 'lv-instruction-desk',
+  imports: [Media],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<p>{{ block().text }}</p>`,
+  template: `
+    <p>{{ block().text }}</p>
+    @if (block().recording; as r) {
+      <lv-media [assetId]="r.assetId" [what]="r.what" label="The instruction, to listen to" />
+    }
+  `,
   styles: `
-    p {
-      padding: 8px 14px;
+    :host {
+      display: grid;
+      gap: 8px;
+      padding-left: 14px;
       border-left: 4px solid var(--accent);
-      background: var(--sunken);
+    }
+    p {
       white-space: pre-wrap;
+      font-weight: 600;
+      max-width: 62ch;
     }
   `,
 })

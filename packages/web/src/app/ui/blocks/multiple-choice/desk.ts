@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { chosenOf } from '@lorvet/core';
+import { PieceFace } from '../piece-face';
 import { DeskPart, type LearnerBlockOf } from '../part';
 
 @Component({
   selector: 'lv-multiple-choice-desk',
+  imports: [PieceFace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div role="group" [attr.aria-labelledby]="labelledBy()">
       @for (o of block().options; track o.id) {
         <label class="choice">
           <input type="checkbox" [checked]="chosen().includes(o.id)" [disabled]="locked()" (change)="toggle(o.id)" />
-          {{ o.text }}
+          <lv-piece-face [piece]="o" [words]="!!o.text" />
         </label>
       }
     </div>

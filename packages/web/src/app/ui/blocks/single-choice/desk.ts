@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { chosenOf } from '@lorvet/core';
+import { PieceFace } from '../piece-face';
 import { DeskPart, type LearnerBlockOf } from '../part';
 
 @Component({
   selector: 'lv-single-choice-desk',
+  imports: [PieceFace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div role="radiogroup" [attr.aria-labelledby]="labelledBy()">
@@ -16,7 +18,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
             [disabled]="locked()"
             (change)="give()({ kind: 'choice', chosen: [o.id] })"
           />
-          {{ o.text }}
+          <lv-piece-face [piece]="o" [words]="!!o.text" />
         </label>
       }
     </div>

@@ -1,15 +1,11 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { DeskPart, type LearnerBlockOf } from '../part';
+import { Rich } from '../rich';
 
 @Component({
   selector: 'lv-text-desk',
+  imports: [Rich],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<p>{{ block().text }}</p>`,
-  styles: `
-    p {
-      white-space: pre-wrap;
-      max-width: 70ch;
-    }
-  `,
+  template: `<lv-rich [text]="block().text" />`,
 })
 export class TextDesk extends DeskPart<LearnerBlockOf<'text'>> {}

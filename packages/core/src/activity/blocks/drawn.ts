@@ -1,0 +1,13 @@
+import type { Answer } from '../../work/answer';
+
+type Drawn = Extract<Answer, { kind: 'drawing' }>;
+
+/** What drawing and writing on a picture share. */
+export const drawingIsEmpty = (d: Drawn): boolean =>
+  d.strokes.length === 0 && d.words.every((w) => w.text.trim() === '');
+
+export function drawingWords(d: Drawn): string {
+  const words = d.words.map((w) => w.text.trim()).filter(Boolean);
+  const strokes = d.strokes.length ? `a drawing of ${d.strokes.length} stroke${d.strokes.length === 1 ? '' : 's'}` : '';
+  return [strokes, ...words].filter(Boolean).join('; ');
+}

@@ -1,0 +1,106 @@
+import { z } from 'zod';
+import { valuesOf } from '../../../work/answer';
+import { matchWords } from '../../../work/match-words';
+import {
+  type BlockKind,
+  freshItem,
+  idSchema,
+  itemBase,
+  itemWords,
+  learnerItem,
+  learnerItemBase,
+  withItemWords,
+} from '../../block';
+import { listWords, noKey, shareMark, withListWords } from '../../parts';
+
+const columnsSchema = z.array(z.object({ id: idSchema, text: z.string().max(300) })).max(12);
+const cellSchema = z.object({
+  id: idSchema,
+  text: z.string().max(500),
+  /** Whether the learner fills it. */
+  blank: z.boolean(),
+  /** Accepted answers of a blank cell; with none, it is the teacher's to judge. */
+  key: z.array(z.string().max(300)).max(20),
+});
+const schema = z.object({
+  ...itemBase,
+  kind: z.literal('table-fill'),
+  columns: columnsSchema,
+  rows: z.array(z.object({ id: idSchema, cells: z.array(cellSchema).max(12) })).max(60),
+  spellingTolerant: z.boolean().default(true),
+});
+type TableFill = z.infer<typeof schema>;
+const learnerSchema = z.object({
+  ...learnerItemBase,
+  kind: z.literal('table-fill'),
+  columns: columnsSchema,
+  rows: z.array(
+    z.object({
+      id: idSchema,
+      cells: z.array(z.object({ id: idSchema, text: z.string(), blank: z.boolean() })),
+    }),
+  ),
+});
+
+const blanks = (b: TableFill) => b.rows.flatMap((r) => r.cells.filter((c) => c.blank));
+const keyed = (b: TableFill) => blanks(b).filter((c) => c.key.some((k) => k.trim() !== ''));
+
+export const tableFill: BlockKind<TableFill, z.infer<typeof learnerSchema>> = {
+  kind: 'table-fill',
+  label: 'Table to fill',
+  schema,
+  learnerSchema,
+  fresh: (id, newId) => ({
+    ...freshItem(id),
+    kind: 'table-fill',
+    points: 2,
+    columns: [1, 2].map(() => ({ id: newId(), text: '' })),
+    rows: [1, 2].map(() => ({
+      id: newId(),
+      cells: [
+        { id: newId(), text: '', blank: false, key: [] },
+        { id: newId(), text: '', blank: true, key: [] },
+      ],
+    })),
+    spellingTolerant: true,
+  }),
+  words: (b) => [
+    ...itemWords(b),
+    ...listWords('column', 'Column', b.columns),
+    ...listWords(
+      'cell',
+      'Cell',
+      b.rows.flatMap((r) => r.cells.filter((c) => !c.blank)),
+    ),
+  ],
+  withWords: (b, field, text) =>
+    field.startsWith('column:')
+      ? { ...b, columns: withListWords('column', b.columns, field, text) }
+      : field.startsWith('cell:')
+        ? { ...b, rows: b.rows.map((r) => ({ ...r, cells: withListWords('cell', r.cells, field, text) })) }
+        : withItemWords(b, field, text),
+  forLearner: (b) => ({
+    ...learnerItem(b),
+    kind: 'table-fill',
+    columns: b.columns.map((c) => ({ id: c.id, text: c.text })),
+    rows: b.rows.map((r) => ({
+      id: r.id,
+      cells: r.cells.map((c) => ({ id: c.id, text: c.blank ? '' : c.text, blank: c.blank })),
+    })),
+  }),
+  item: {
+    minutes: 2,
+    keyWords: (b) => keyed(b).map((c) => c.key.join(' / ')),
+    isEmpty: (a) => Object.values(valuesOf(a)).every((v) => v.trim() === ''),
+    answerWords: (b, a) =>
+      b.rows
+        .map((r) => r.cells.map((c) => (c.blank ? `[${valuesOf(a)[c.id]?.trim() || '…'}]` : c.text)).join(' | '))
+        .join('; '),
+    mark: (b, a) => {
+      const cells = keyed(b);
+      if (cells.length === 0) return noKey(b.points);
+      const hits = cells.filter((c) => matchWords(valuesOf(a)[c.id] ?? '', c.key, b.spellingTolerant) !== 'different');
+      return shareMark(b.points, hits.length, cells.length, 'cells right');
+    },
+  },
+};

@@ -1,0 +1,148 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { type Answer, drawingOf, type Stroke } from '@lorvet/core';
+import { getStroke } from 'perfect-freehand';
+import { Picture } from '../picture';
+
+type Drawn = Extract<Answer, { kind: 'drawing' }>;
+const COLOURS: readonly { id: Stroke['colour']; name: string }[] = [
+  { id: 'ink', name: 'Black' },
+  { id: 'accent', name: 'Red' },
+  { id: 'moss', name: 'Green' },
+  { id: 'ochre', name: 'Brown' },
+];
+const WIDTHS = [
+  { width: 0.8, name: 'Thin' },
+  { width: 2, name: 'Thick' },
+] as const;
+/** The pad's own units: hundredths of its width and of its height, drawn in a box of 1000 by this. */
+const BOX = 1000;
+const STEP = 2;
+
+/**
+ * A sheet to draw and write on, over a picture or on white. Strokes by pen, finger or mouse; words are set down and
+ * moved by keyboard too, so that nobody needs a pointer.
+ */
+@Component({
+  selector: 'lv-drawing-pad',
+  imports: [Picture, LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './drawing-pad.html',
+  styleUrl: './drawing-pad.css',
+})
+export class DrawingPad {
+  readonly answer = input<Answer>();
+  readonly locked = input(false);
+  readonly assetId = input('');
+  readonly alt = input('');
+  /** Height over width where there is no picture. */
+  readonly ratio = input(0.5);
+  readonly label = input('');
+  readonly drawn = output<Drawn>();
+
+  protected readonly COLOURS = COLOURS;
+  protected readonly WIDTHS = WIDTHS;
+  protected readonly colour = signal<Stroke['colour']>('ink');
+  protected readonly width = signal<number>(0.8);
+  protected readonly value = computed(() => drawingOf(this.answer()));
+  protected readonly said = signal('');
+  private readonly sheet = viewChild.required<ElementRef<HTMLElement>>('sheet');
+  private readonly open = signal<Stroke | null>(null);
+  private pen: number | null = null;
+  protected readonly box = computed(() => ({ w: BOX, h: BOX * this.shape() }));
+  private readonly shape = signal(0.5);
+  protected readonly paths = computed(() => {
+    const now = this.open();
+    const { h } = this.box();
+    return [...this.value().strokes, ...(now ? [now] : [])].map((s) => ({ d: pathOf(s, h), colour: s.colour }));
+  });
+
+  protected down(event: PointerEvent): void {
+    if (this.locked() || event.button !== 0) return;
+    event.preventDefault();
+    this.pen = event.pointerId;
+    const r = this.sheet().nativeElement.getBoundingClientRect();
+    this.shape.set(r.height / r.width);
+    this.sheet().nativeElement.setPointerCapture(event.pointerId);
+    this.open.set({ colour: this.colour(), width: this.width(), points: this.at(event) });
+  }
+
+  protected moved(event: PointerEvent): void {
+    const now = this.open();
+    if (!now || event.pointerId !== this.pen) return;
+    this.open.set({ ...now, points: [...now.points, ...this.at(event)] });
+  }
+
+  protected up(): void {
+    const now = this.open();
+    this.open.set(null);
+    this.pen = null;
+    if (now) this.drawn.emit({ ...this.value(), strokes: [...this.value().strokes, now] });
+  }
+
+  protected back(): void {
+    this.drawn.emit({ ...this.value(), strokes: this.value().strokes.slice(0, -1) });
+  }
+
+  protected addWords(): void {
+    const words = [...this.value().words, { x: 40, y: 40, text: '' }];
+    this.drawn.emit({ ...this.value(), words });
+    this.said.set('A place for words is on the sheet. Write, then move it with Alt and the arrow keys.');
+    const at = words.length - 1;
+    setTimeout(() => this.sheet().nativeElement.querySelectorAll<HTMLInputElement>('.words input')[at]?.focus());
+  }
+
+  protected write(at: number, text: string): void {
+    this.change(at, (w) => ({ ...w, text }));
+  }
+
+  protected drop(at: number): void {
+    this.drawn.emit({ ...this.value(), words: this.value().words.filter((_, i) => i !== at) });
+  }
+
+  protected keyed(event: KeyboardEvent, at: number): void {
+    const by: Record<string, [number, number]> = {
+      ArrowLeft: [-STEP, 0],
+      ArrowRight: [STEP, 0],
+      ArrowUp: [0, -STEP],
+      ArrowDown: [0, STEP],
+    };
+    const move = by[event.key];
+    if (!event.altKey || !move) return;
+    event.preventDefault();
+    const clamp = (n: number) => Math.min(96, Math.max(0, n));
+    this.change(at, (w) => ({ ...w, x: clamp(w.x + move[0]), y: clamp(w.y + move[1]) }));
+  }
+
+  private change(at: number, by: (w: Drawn['words'][number]) => Drawn['words'][number]): void {
+    this.drawn.emit({ ...this.value(), words: this.value().words.map((w, i) => (i === at ? by(w) : w)) });
+  }
+
+  private at(event: PointerEvent): [number, number, number] {
+    const r = this.sheet().nativeElement.getBoundingClientRect();
+    const round = (n: number) => Math.round(n * 100) / 100;
+    return [
+      round(((event.clientX - r.left) / r.width) * 100),
+      round(((event.clientY - r.top) / r.height) * 100),
+      event.pressure || 0.5,
+    ];
+  }
+}
+
+/** A stroke as a filled outline in the pad's box. */
+function pathOf(s: Stroke, height: number): string {
+  const points: [number, number, number][] = [];
+  for (let i = 0; i + 2 < s.points.length; i += 3)
+    points.push([((s.points[i] ?? 0) * BOX) / 100, ((s.points[i + 1] ?? 0) * height) / 100, s.points[i + 2] ?? 0.5]);
+  const outline = getStroke(points, { size: s.width * 8, thinning: 0.4, smoothing: 0.6 });
+  return outline.length ? `M${outline.map(([x = 0, y = 0]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z` : '';
+}

@@ -1,0 +1,35 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { Piece } from '@lorvet/core';
+import { PieceFace } from './piece-face';
+
+/** A piece that is pressed to be picked up. The drag is its host's. */
+@Component({
+  selector: 'lv-piece',
+  imports: [PieceFace],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<button
+    class="piece"
+    type="button"
+    [disabled]="locked()"
+    [attr.aria-pressed]="picked()"
+    [attr.aria-label]="piece().text + (where() ? ', in ' + where() : '')"
+    (click)="pressed.emit(); $event.stopPropagation()"
+  >
+    <lv-piece-face [piece]="piece()" />
+  </button>`,
+  styleUrl: './moving.css',
+  styles: `
+    :host {
+      display: inline-block;
+      touch-action: none;
+    }
+  `,
+})
+export class PieceButton {
+  readonly piece = input.required<Piece>();
+  readonly picked = input(false);
+  readonly locked = input(false);
+  /** The place it lies in, for screen readers. */
+  readonly where = input('');
+  readonly pressed = output();
+}

@@ -1,0 +1,73 @@
+import { CdkDrag, type CdkDragDrop, CdkDropList } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { Piece } from '@lorvet/core';
+import { PieceButton } from './piece-button';
+
+/** A place with the pieces in it; while a piece is picked up it has a button to put it here. The tray is one too. */
+@Component({
+  selector: 'lv-place',
+  imports: [CdkDrag, CdkDropList, PieceButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div
+      cdkDropList
+      [cdkDropListData]="place()"
+      [cdkDropListDisabled]="locked()"
+      (cdkDropListDropped)="dropped.emit($event)"
+      [class.tray]="tray()"
+      [class.place]="!tray()"
+      [class.ready]="picked() !== null"
+      [class.full]="pieces().length"
+      (click)="picked() !== null && put.emit()"
+    >
+      @for (p of pieces(); track p.id) {
+        <lv-piece
+          cdkDrag
+          [cdkDragData]="p.id"
+          [cdkDragDisabled]="locked()"
+          [piece]="p"
+          [picked]="picked() === p.id"
+          [locked]="locked()"
+          [where]="tray() ? '' : name()"
+          (pressed)="pressed.emit(p.id)"
+        />
+      } @empty {
+        @if (tray()) {
+          <span class="small">All of them are placed.</span>
+        }
+      }
+      @if (picked() !== null && !holdsPicked()) {
+        <button
+          class="here"
+          type="button"
+          [attr.aria-label]="tray() ? 'Put it back' : 'Put it in ' + name()"
+          (click)="put.emit(); $event.stopPropagation()"
+        >
+          {{ tray() ? 'put back' : 'here' }}
+        </button>
+      }
+    </div>
+  `,
+  styleUrl: './moving.css',
+  styles: `
+    :host {
+      display: block;
+      min-width: 0;
+    }
+  `,
+})
+export class Place {
+  readonly place = input.required<string>();
+  readonly name = input('');
+  readonly tray = input(false);
+  readonly pieces = input.required<readonly Piece[]>();
+  readonly picked = input<string | null>(null);
+  readonly locked = input(false);
+  readonly pressed = output<string>();
+  readonly put = output();
+  readonly dropped = output<CdkDragDrop<string, string, string>>();
+
+  protected holdsPicked(): boolean {
+    return this.pieces().some((p) => p.id === this.picked());
+  }
+}

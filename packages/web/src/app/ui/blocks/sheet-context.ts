@@ -1,0 +1,13 @@
+import { computed, Injectable, signal } from '@angular/core';
+
+interface Turn {
+  readonly pages: readonly { readonly id: string; readonly title: string }[];
+  readonly turn: (to: number) => void;
+}
+
+/** What a block may know of the sheet it stands on: its pages, and how to turn to one. */
+@Injectable()
+export class SheetContext {
+  readonly sheet = signal<Turn>({ pages: [], turn: () => undefined });
+  readonly pages = computed(() => this.sheet().pages);
+}

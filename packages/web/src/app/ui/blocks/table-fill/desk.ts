@@ -1,0 +1,56 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { valuesOf } from '@lorvet/core';
+import { DeskPart, type LearnerBlockOf } from '../part';
+
+@Component({
+  selector: 'lv-table-fill-desk',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="scroll">
+      <table [attr.aria-labelledby]="labelledBy()">
+        <thead>
+          <tr>
+            @for (c of block().columns; track c.id) {
+              <th scope="col">{{ c.text }}</th>
+            }
+          </tr>
+        </thead>
+        <tbody>
+          @for (r of block().rows; track r.id; let i = $index) {
+            <tr>
+              @for (c of r.cells; track c.id; let k = $index) {
+                <td>
+                  @if (c.blank) {
+                    <input
+                      type="text"
+                      autocomplete="off"
+                      spellcheck="false"
+                      #f
+                      [attr.aria-label]="'Row ' + (i + 1) + ', ' + (block().columns[k]?.text || 'column ' + (k + 1))"
+                      [value]="values()[c.id] ?? ''"
+                      [disabled]="locked()"
+                      (input)="set(c.id, f.value)"
+                    />
+                  } @else {
+                    {{ c.text }}
+                  }
+                </td>
+              }
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+  `,
+  styleUrl: '../grid.css',
+})
+export class TableFillDesk extends DeskPart<LearnerBlockOf<'table-fill'>> {
+  protected readonly values = computed(() => {
+    const answer = this.answer();
+    return answer ? valuesOf(answer) : {};
+  });
+
+  protected set(cell: string, value: string): void {
+    this.give()({ kind: 'values', values: { ...this.values(), [cell]: value } });
+  }
+}

@@ -1,0 +1,113 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { type Answer, type Asset, mediaOf } from '@lorvet/core';
+import { DeskActions } from '../../store/actions';
+import { WorkspaceStore } from '../../store/workspace';
+import { Picture } from '../picture';
+import { Media } from './media';
+import { Take } from './take';
+
+type Given = Extract<Answer, { kind: 'media' }>;
+
+/** A learner's tries at a photograph or a recording, side by side; one of them is the best and counts. */
+@Component({
+  selector: 'lv-takes',
+  imports: [Take, Picture, Media],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (given().takes.length) {
+      <ul>
+        @for (id of given().takes; track id; let i = $index) {
+          <li [class.best]="id === given().best">
+            @if (what() === 'photo') {
+              <lv-picture [assetId]="id" [alt]="'Try ' + (i + 1)" />
+            } @else {
+              <lv-media [assetId]="id" what="sound" [label]="'Try ' + (i + 1)" />
+            }
+            @if (!locked()) {
+              <span class="row">
+                @if (given().takes.length > 1) {
+                  <label
+                    ><input
+                      type="radio"
+                      [name]="name()"
+                      [checked]="id === given().best"
+                      (change)="changed.emit({ kind: 'media', takes: [...given().takes], best: id })"
+                    />
+                    the best</label
+                  >
+                }
+                <button class="btn" type="button" (click)="drop(id)">Take away try {{ i + 1 }}</button>
+              </span>
+            }
+          </li>
+        }
+      </ul>
+    }
+    @if (!locked()) {
+      @if (given().takes.length < most()) {
+        <lv-take [what]="what()" (taken)="add($event)" />
+      } @else {
+        <p class="small">These are as many tries as fit. Take one away to try again.</p>
+      }
+    } @else if (!given().takes.length) {
+      <p class="small">Nothing was taken.</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+    ul {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(14em, 1fr));
+      gap: 10px;
+    }
+    li {
+      display: grid;
+      gap: 6px;
+      padding: 8px;
+      border: 2px solid var(--line);
+      border-radius: 8px;
+    }
+    li.best {
+      border-color: var(--moss);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      align-items: center;
+    }
+    label {
+      display: flex;
+      align-items: center;
+      gap: 6px;
+      min-height: 40px;
+    }
+  `,
+})
+export class Takes {
+  readonly what = input.required<'photo' | 'voice'>();
+  readonly most = input(3);
+  readonly name = input('');
+  readonly answer = input<Answer>();
+  readonly locked = input(false);
+  readonly changed = output<Given>();
+  private readonly work = inject(WorkspaceStore);
+  protected readonly given = computed(() => mediaOf(this.answer()));
+
+  protected add(asset: Asset): void {
+    this.work.dispatch(DeskActions.mediaKept({ asset }));
+    this.changed.emit({ kind: 'media', takes: [...this.given().takes, asset.id], best: this.given().best || asset.id });
+  }
+
+  protected drop(id: string): void {
+    const takes = this.given().takes.filter((t) => t !== id);
+    this.changed.emit({
+      kind: 'media',
+      takes,
+      best: this.given().best === id ? (takes[0] ?? '') : this.given().best,
+    });
+  }
+}
