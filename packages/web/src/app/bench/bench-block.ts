@@ -1,11 +1,23 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { NgComponentOutlet } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, type Type } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Block, isChoice, isItem, keyIdsOf, keyWordsOf, labelOf, wordsAt } from '@lorvet/core';
-import { readPicture } from '../platform/files';
-import { BenchActions } from '../store/actions';
+import {
+  type Block,
+  forLearner,
+  isChoice,
+  isItem,
+  keyIdsOf,
+  keyWordsOf,
+  labelOf,
+  wordsAt,
+  wordsOf,
+} from '@lorvet/core';
 import { WorkspaceStore } from '../store/workspace';
-import { Notice } from '../ui/notice';
 import { Picture } from '../ui/picture';
+import { EDITOR_PARTS } from '../ui/blocks/editors';
+import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { PictureField } from '../ui/picture-field';
+import { RichWords } from '../ui/rich-words';
 import { Words } from '../ui/words';
 
 /**
@@ -14,7 +26,7 @@ import { Words } from '../ui/words';
  */
 @Component({
   selector: 'lv-bench-block',
-  imports: [Words, Picture, LucideDynamicIcon],
+  imports: [Words, RichWords, Picture, PictureField, LearnerBlockView, NgComponentOutlet, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-block.html',
   styleUrl: './bench-block.css',
@@ -30,7 +42,6 @@ export class BenchBlock {
   readonly optionDropped = output<string>();
 
   private readonly work = inject(WorkspaceStore);
-  private readonly notice = inject(Notice);
   protected readonly item = computed(() => {
     const b = this.block();
     return isItem(b) ? b : null;
@@ -119,16 +130,47 @@ export class BenchBlock {
     this.changed.emit((note ? { ...rest, note } : rest) as Block);
   }
 
-  protected async choosePicture(files: FileList | null): Promise<void> {
-    const [file] = files ?? [];
+  /** The editor of the block's kind, where it has one of its own. */
+  protected readonly editor = computed(
+    () => (EDITOR_PARTS as Partial<Record<string, Type<unknown>>>)[this.block().kind],
+  );
+  private readonly change = (block: Block) => this.changed.emit(block);
+  protected readonly editorInputs = computed(() => ({ block: this.block(), change: this.change }));
+  /** As a learner sees it, for the side that is only shown. */
+  protected readonly learners = computed(() => {
     const b = this.block();
-    if (!file || b.kind !== 'picture') return;
-    const read = await readPicture(file);
-    if ('problem' in read) {
-      this.notice.wrong('This picture was not taken', read.problem);
-      return;
-    }
-    this.work.dispatch(BenchActions.pictureAdded({ asset: read }));
-    this.changed.emit({ ...b, assetId: read.id });
+    return this.editor() && b.kind !== 'teacher-note' ? forLearner(b) : null;
+  });
+  /** What a version may reword of a block with an editor of its own, beyond its question and hint. */
+  protected readonly fields = computed(() =>
+    wordsOf(this.block()).filter((w) => w.field !== 'prompt' && w.field !== 'hint'),
+  );
+
+  protected setStarters(text: string): void {
+    const b = this.block();
+    if (b.kind !== 'long-text') return;
+    const { starters: _, ...rest } = b;
+    const starters = text
+      .split('\n')
+      .map((t) => t.trim())
+      .filter(Boolean)
+      .slice(0, 12);
+    this.changed.emit(starters.length ? { ...rest, starters } : rest);
+  }
+
+  protected pictureOf(optionId: string, assetId: string): void {
+    const b = this.block();
+    if (!isChoice(b)) return;
+    const options = b.options.map((o) => {
+      if (o.id !== optionId) return o;
+      const { assetId: _, ...rest } = o;
+      return assetId ? { ...rest, assetId } : rest;
+    });
+    this.changed.emit({ ...b, options });
+  }
+
+  protected setPicture(assetId: string): void {
+    const b = this.block();
+    if (b.kind === 'picture' && assetId) this.changed.emit({ ...b, assetId });
   }
 }

@@ -1,5 +1,5 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, contentChild, input, TemplateRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, contentChild, input, type TemplateRef } from '@angular/core';
 import type { LearnerBlock, LearnerPackage } from '@lorvet/core';
 import { Picture } from '../picture';
 

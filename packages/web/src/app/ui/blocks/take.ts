@@ -3,7 +3,7 @@ import {
   Component,
   computed,
   DestroyRef,
-  ElementRef,
+  type ElementRef,
   inject,
   input,
   output,

@@ -1,0 +1,129 @@
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, signal, viewChild } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { type Gap, gapParts } from '@lorvet/core';
+import { type BlockOf, EditorPart, several } from '../editor-part';
+
+@Component({
+  selector: 'lv-gaps-editor',
+  imports: [LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <textarea
+      class="input"
+      #text
+      rows="4"
+      aria-label="Text with gaps"
+      placeholder="Write the whole text, mark a word, then make it a gap"
+      [value]="block().text"
+      (change)="set({ text: text.value })"
+    ></textarea>
+    <div class="row">
+      <button class="btn" type="button" (click)="make()">
+        <svg lucideIcon="plus"></svg>Make the marked words a gap
+      </button>
+      <label class="row tag-small"
+        >Answered by
+        <select class="input" #m (change)="mode(m.value)">
+          <option value="typed" [selected]="block().mode === 'typed'">typing</option>
+          <option value="chosen" [selected]="block().mode === 'chosen'">choosing</option>
+          <option value="bank" [selected]="block().mode === 'bank'">words from a bank</option>
+        </select></label
+      >
+      @if (block().mode === 'typed') {
+        <label class="check"
+          ><input
+            type="checkbox"
+            #s
+            [checked]="block().spellingTolerant"
+            (change)="set({ spellingTolerant: s.checked })"
+          />A slip of spelling still counts</label
+        >
+      }
+    </div>
+    @if (said()) {
+      <p class="problem" role="alert">{{ said() }}</p>
+    }
+    @for (g of gaps(); track g.id; let i = $index) {
+      <div class="row">
+        <span class="tag-key">{{ '{' + g.id + '}' }}</span>
+        <input
+          class="input"
+          style="flex: 1 1 10em"
+          #k
+          [attr.aria-label]="'Key of gap ' + (i + 1) + ', accepted answers parted by a slash'"
+          [value]="g.key.join(' / ')"
+          (change)="gap(g, { key: keys(k.value) })"
+        />
+        @if (block().mode === 'chosen') {
+          <input
+            class="input"
+            style="flex: 1 1 10em"
+            #o
+            [attr.aria-label]="'Other choices of gap ' + (i + 1) + ', parted by a slash'"
+            placeholder="other choices, parted by /"
+            [value]="g.others.join(' / ')"
+            (change)="gap(g, { others: keys(o.value) })"
+          />
+        }
+        <button
+          class="btn quiet icon"
+          type="button"
+          [attr.aria-label]="'Take gap ' + (i + 1) + ' away; its words stay'"
+          (click)="fill(g)"
+        >
+          <svg lucideIcon="x"></svg>
+        </button>
+      </div>
+    }
+    @if (block().mode === 'bank') {
+      <input
+        class="input"
+        #x
+        aria-label="Further words in the bank, parted by a slash"
+        placeholder="further words in the bank, parted by /"
+        [value]="block().extra.join(' / ')"
+        (change)="set({ extra: keys(x.value) })"
+      />
+    }
+  `,
+  styleUrl: '../editor.css',
+})
+export class GapsEditor extends EditorPart<BlockOf<'gaps'>> {
+  private readonly text = viewChild.required<ElementRef<HTMLTextAreaElement>>('text');
+  protected readonly said = signal('');
+  protected readonly keys = several;
+  protected readonly gaps = computed(() =>
+    gapParts(this.block().text, this.block().gaps).flatMap((p) =>
+      'gap' in p ? this.block().gaps.filter((g) => g.id === p.gap) : [],
+    ),
+  );
+
+  protected make(): void {
+    const field = this.text().nativeElement;
+    const [from, to] = [field.selectionStart, field.selectionEnd];
+    const word = field.value.slice(from, to);
+    if (!word.trim() || /[{}]/.test(word)) {
+      this.said.set('Mark one or more words in the text first, outside of other gaps.');
+      return;
+    }
+    this.said.set('');
+    let n = 1;
+    while (this.block().gaps.some((g) => g.id === `g${n}`)) n++;
+    const [, lead = '', , tail = ''] = /^(\s*)([\s\S]*?)(\s*)$/.exec(word) ?? [];
+    const text = `${field.value.slice(0, from)}${lead}{g${n}}${tail}${field.value.slice(to)}`;
+    this.set({ text, gaps: [...this.block().gaps, { id: `g${n}`, key: [word.trim()], others: [] }] });
+  }
+
+  protected gap(gap: Gap, fields: Partial<Gap>): void {
+    this.set({ gaps: this.block().gaps.map((g) => (g.id === gap.id ? { ...g, ...fields } : g)) });
+  }
+
+  protected fill(gap: Gap): void {
+    const text = this.block().text.replace(`{${gap.id}}`, gap.key[0] ?? '');
+    this.set({ text, gaps: this.block().gaps.filter((g) => g.id !== gap.id) });
+  }
+
+  protected mode(value: string): void {
+    if (value === 'typed' || value === 'chosen' || value === 'bank') this.set({ mode: value });
+  }
+}

@@ -1,0 +1,58 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import type { Piece } from '@lorvet/core';
+import { PictureField } from '../../picture-field';
+import { Rows } from '../../rows';
+import { type BlockOf, EditorPart } from '../editor-part';
+
+type Pair = BlockOf<'matching'>['pairs'][number];
+
+@Component({
+  selector: 'lv-matching-editor',
+  imports: [Rows, PictureField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="tag-key">What belongs together</p>
+    <lv-rows label="Left" [pictures]="true" [rows]="block().pairs" [fresh]="fresh" (changed)="set({ pairs: $event })">
+      <ng-template #extra let-r>
+        <span aria-hidden="true">–</span>
+        <input
+          class="input"
+          style="flex: 1 1 8em"
+          #m
+          maxlength="500"
+          [attr.aria-label]="'Right half of ' + (r.text || 'the pair')"
+          placeholder="Right"
+          [value]="right(r.id)?.text ?? ''"
+          (change)="match(r.id, { text: m.value })"
+        />
+        <lv-picture-field
+          [quiet]="true"
+          [assetId]="right(r.id)?.assetId ?? ''"
+          [label]="'Picture for the right half of ' + r.text"
+          (chosen)="match(r.id, { assetId: $event })"
+        />
+      </ng-template>
+    </lv-rows>
+    <p class="tag-small">Right halves that belong to nothing</p>
+    <lv-rows label="Extra" [rows]="block().extra" (changed)="set({ extra: $event })" />
+  `,
+  styleUrl: '../editor.css',
+})
+export class MatchingEditor extends EditorPart<BlockOf<'matching'>> {
+  protected readonly fresh = (row: Piece): Pair => ({ ...row, match: { id: this.newId(), text: '' } });
+  private readonly halves = computed(() => new Map(this.block().pairs.map((p) => [p.id, p.match])));
+
+  protected right(id: string): Piece | undefined {
+    return this.halves().get(id);
+  }
+
+  protected match(id: string, fields: Partial<Piece>): void {
+    this.set({
+      pairs: this.block().pairs.map((p) => {
+        if (p.id !== id) return p;
+        const { assetId, ...rest } = { ...p.match, ...fields };
+        return { ...p, match: assetId ? { ...rest, assetId } : rest };
+      }),
+    });
+  }
+}

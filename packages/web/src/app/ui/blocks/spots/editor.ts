@@ -1,0 +1,72 @@
+import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import type { Piece, Rect } from '@lorvet/core';
+import { PictureField } from '../../picture-field';
+import { RectBoard } from '../../rect-board';
+import { Rows } from '../../rows';
+import { type BlockOf, EditorPart } from '../editor-part';
+
+@Component({
+  selector: 'lv-spots-editor',
+  imports: [Rows, RectBoard, PictureField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row">
+      <lv-picture-field
+        [label]="block().assetId ? 'Another picture' : 'Choose a picture'"
+        (chosen)="set({ assetId: $event })"
+      />
+      <input
+        class="input"
+        style="flex: 1"
+        #alt
+        aria-label="Description of the picture"
+        placeholder="Describe the picture"
+        [value]="block().alt"
+        (change)="set({ alt: alt.value })"
+      />
+    </div>
+    @if (block().assetId) {
+      <p class="tag-key">Drag over each area that is right.</p>
+      <lv-rect-board
+        class="board"
+        [assetId]="block().assetId"
+        [alt]="block().alt"
+        [rects]="rects()"
+        [chosen]="chosen()"
+        (choose)="chosen.set($event)"
+        (drawn)="add($event)"
+        (changed)="move($event.id, $event.rect)"
+        (removed)="drop($event)"
+      />
+      <lv-rows label="Area" [canAdd]="false" [rows]="names()" (changed)="rename($event)" />
+    }
+  `,
+  styleUrl: '../editor.css',
+})
+export class SpotsEditor extends EditorPart<BlockOf<'spots'>> {
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly rects = computed(() =>
+    this.block().targets.map((t, i) => ({ ...t, name: t.text || `Area ${i + 1}` })),
+  );
+  protected readonly names = computed(() => this.block().targets.map((t): Piece => ({ id: t.id, text: t.text })));
+
+  protected add(rect: Rect): void {
+    this.set({ targets: [...this.block().targets, { id: this.newId(), text: '', ...rect }] });
+  }
+
+  protected move(id: string, rect: Rect): void {
+    this.set({ targets: this.block().targets.map((t) => (t.id === id ? { ...t, ...rect } : t)) });
+  }
+
+  protected drop(id: string): void {
+    this.set({ targets: this.block().targets.filter((t) => t.id !== id) });
+  }
+
+  protected rename(rows: readonly Piece[]): void {
+    const targets = rows.flatMap((r) => {
+      const target = this.block().targets.find((t) => t.id === r.id);
+      return target ? [{ ...target, text: r.text.slice(0, 200) }] : [];
+    });
+    this.set({ targets });
+  }
+}

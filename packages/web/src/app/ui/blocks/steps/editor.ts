@@ -1,0 +1,12 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { Rows } from '../../rows';
+import { type BlockOf, EditorPart } from '../editor-part';
+
+@Component({
+  selector: 'lv-steps-editor',
+  imports: [Rows],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: ` <lv-rows label="Step" [rows]="block().steps" (changed)="set({ steps: $event })" /> `,
+  styleUrl: '../editor.css',
+})
+export class StepsEditor extends EditorPart<BlockOf<'steps'>> {}

@@ -1,0 +1,133 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { type BlockOf, EditorPart, several } from '../editor-part';
+
+type Cell = BlockOf<'table-fill'>['rows'][number]['cells'][number];
+
+@Component({
+  selector: 'lv-table-fill-editor',
+  imports: [LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="scroll">
+      <table>
+        <tr>
+          @for (c of block().columns; track c.id; let k = $index) {
+            <th>
+              <input
+                class="input"
+                #h
+                [attr.aria-label]="'Name of column ' + (k + 1)"
+                placeholder="Column"
+                [value]="c.text"
+                (change)="column(c.id, h.value)"
+              />
+            </th>
+          }
+        </tr>
+        @for (r of block().rows; track r.id; let i = $index) {
+          <tr>
+            @for (c of r.cells; track c.id; let k = $index) {
+              <td>
+                @if (c.blank) {
+                  <input
+                    class="input"
+                    #key
+                    [attr.aria-label]="
+                      'Key of row ' + (i + 1) + ', column ' + (k + 1) + ', accepted answers parted by a slash'
+                    "
+                    placeholder="key"
+                    [value]="c.key.join(' / ')"
+                    (change)="cell(c.id, { key: keys(key.value) })"
+                  />
+                } @else {
+                  <input
+                    class="input"
+                    #f
+                    [attr.aria-label]="'Row ' + (i + 1) + ', column ' + (k + 1)"
+                    [value]="c.text"
+                    (change)="cell(c.id, { text: f.value })"
+                  />
+                }
+                <label class="check"
+                  ><input type="checkbox" #b [checked]="c.blank" (change)="cell(c.id, { blank: b.checked })" />to
+                  fill</label
+                >
+              </td>
+            }
+            <td>
+              <button
+                class="btn quiet icon"
+                type="button"
+                [attr.aria-label]="'Take away row ' + (i + 1)"
+                (click)="dropRow(i)"
+              >
+                <svg lucideIcon="x"></svg>
+              </button>
+            </td>
+          </tr>
+        }
+      </table>
+    </div>
+    <div class="row">
+      <button class="btn quiet" type="button" (click)="addRow()"><svg lucideIcon="plus"></svg>Row</button>
+      <button class="btn quiet" type="button" (click)="addColumn()"><svg lucideIcon="plus"></svg>Column</button>
+      @if (block().columns.length > 1) {
+        <button class="btn quiet" type="button" (click)="dropColumn()">Take the last column away</button>
+      }
+      <label class="check"
+        ><input
+          type="checkbox"
+          #s
+          [checked]="block().spellingTolerant"
+          (change)="set({ spellingTolerant: s.checked })"
+        />A slip of spelling still counts</label
+      >
+    </div>
+  `,
+  styleUrl: '../editor.css',
+})
+export class TableFillEditor extends EditorPart<BlockOf<'table-fill'>> {
+  protected readonly keys = several;
+
+  protected column(id: string, text: string): void {
+    this.set({ columns: this.block().columns.map((c) => (c.id === id ? { ...c, text } : c)) });
+  }
+
+  protected cell(id: string, fields: Partial<Cell>): void {
+    this.set({
+      rows: this.block().rows.map((r) => ({
+        ...r,
+        cells: r.cells.map((c) => (c.id === id ? { ...c, ...fields } : c)),
+      })),
+    });
+  }
+
+  protected addRow(): void {
+    const like = this.block().rows.at(-1)?.cells;
+    const cells = this.block().columns.map((_, k) => this.fresh(like?.[k]?.blank ?? k > 0));
+    this.set({ rows: [...this.block().rows, { id: this.newId(), cells }] });
+  }
+
+  protected addColumn(): void {
+    this.set({
+      columns: [...this.block().columns, { id: this.newId(), text: '' }],
+      rows: this.block().rows.map((r) => ({ ...r, cells: [...r.cells, this.fresh(true)] })),
+    });
+  }
+
+  protected dropRow(at: number): void {
+    this.set({ rows: this.block().rows.filter((_, i) => i !== at) });
+  }
+
+  protected dropColumn(): void {
+    this.set({
+      columns: this.block().columns.slice(0, -1),
+      rows: this.block().rows.map((r) => ({ ...r, cells: r.cells.slice(0, -1) })),
+    });
+  }
+
+  private fresh(blank: boolean): Cell {
+    return { id: this.newId(), text: '', blank, key: [] };
+  }
+}

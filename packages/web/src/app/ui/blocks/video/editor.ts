@@ -1,0 +1,44 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import type { Asset } from '@lorvet/core';
+import { BenchActions } from '../../../store/actions';
+import { WorkspaceStore } from '../../../store/workspace';
+import { type BlockOf, EditorPart } from '../editor-part';
+import { Media } from '../media';
+import { Take } from '../take';
+
+@Component({
+  selector: 'lv-video-editor',
+  imports: [Media, Take],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <input
+      class="input"
+      #t
+      maxlength="300"
+      aria-label="Title"
+      placeholder="Title"
+      [value]="block().title"
+      (change)="set({ title: t.value })"
+    />
+    <lv-media [assetId]="block().assetId" what="video" [label]="block().title" />
+    <lv-take what="video" (taken)="keep($event)" />
+    <textarea
+      class="input"
+      #s
+      rows="2"
+      aria-label="What is said"
+      placeholder="What is said, for those who cannot hear it"
+      [value]="block().transcript"
+      (change)="set({ transcript: s.value })"
+    ></textarea>
+  `,
+  styleUrl: '../editor.css',
+})
+export class VideoEditor extends EditorPart<BlockOf<'video'>> {
+  private readonly work = inject(WorkspaceStore);
+
+  protected keep(asset: Asset): void {
+    this.work.dispatch(BenchActions.pictureAdded({ asset }));
+    this.set({ assetId: asset.id });
+  }
+}

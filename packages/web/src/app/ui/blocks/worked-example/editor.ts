@@ -1,0 +1,22 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { Rows } from '../../rows';
+import { type BlockOf, EditorPart } from '../editor-part';
+
+@Component({
+  selector: 'lv-worked-example-editor',
+  imports: [Rows],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <input
+      class="input"
+      #t
+      maxlength="300"
+      aria-label="Title"
+      [value]="block().title"
+      (change)="set({ title: t.value })"
+    />
+    <lv-rows label="Step" [rows]="block().steps" (changed)="set({ steps: $event })" />
+  `,
+  styleUrl: '../editor.css',
+})
+export class WorkedExampleEditor extends EditorPart<BlockOf<'worked-example'>> {}

@@ -1,0 +1,84 @@
+import type { RichPart, Run } from '@lorvet/core';
+import { Editor, Extension, type JSONContent } from '@tiptap/core';
+import StarterKit from '@tiptap/starter-kit';
+
+interface Handlers {
+  changed(): void;
+  moved(editor: Editor): void;
+  /** Ctrl Enter or Escape. */
+  done(): void;
+}
+
+/** Tiptap with the small schema that marked words can hold. Nothing pasted brings more than that. */
+export function openEditor(place: HTMLElement, parts: readonly RichPart[], label: string, handlers: Handlers): Editor {
+  const keys = Extension.create({
+    name: 'leave',
+    addKeyboardShortcuts: () => ({
+      'Mod-Enter': () => (handlers.done(), true),
+      Escape: () => (handlers.done(), true),
+    }),
+  });
+  return new Editor({
+    element: place,
+    extensions: [
+      keys,
+      StarterKit.configure({
+        blockquote: false,
+        code: false,
+        codeBlock: false,
+        heading: false,
+        horizontalRule: false,
+        link: false,
+        strike: false,
+        underline: false,
+        dropcursor: false,
+        gapcursor: false,
+        trailingNode: false,
+      }),
+    ],
+    content: { type: 'doc', content: parts.length ? parts.map(toNode) : [{ type: 'paragraph' }] },
+    editorProps: {
+      attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': label, class: 'rich-field' },
+    },
+    onUpdate: () => handlers.changed(),
+    onTransaction: ({ editor }) => handlers.moved(editor),
+  });
+}
+
+export const partsOf = (editor: Editor): RichPart[] => (editor.getJSON().content ?? []).map(fromNode);
+
+function runNodes(runs: readonly Run[]): JSONContent[] {
+  return runs.flatMap((r) =>
+    r.text.split('\n').flatMap((text, i): JSONContent[] => {
+      const marks = [...(r.strong ? [{ type: 'bold' }] : []), ...(r.em ? [{ type: 'italic' }] : [])];
+      return [...(i ? [{ type: 'hardBreak' }] : []), ...(text ? [{ type: 'text', text, marks }] : [])];
+    }),
+  );
+}
+
+const paragraph = (runs: readonly Run[]): JSONContent => ({ type: 'paragraph', content: runNodes(runs) });
+
+function toNode(p: RichPart): JSONContent {
+  if (p.kind === 'paragraph') return paragraph(p.runs);
+  return {
+    type: p.ordered ? 'orderedList' : 'bulletList',
+    content: p.items.map((runs) => ({ type: 'listItem', content: [paragraph(runs)] })),
+  };
+}
+
+function runsIn(node: JSONContent): Run[] {
+  if (node.type === 'text' || node.type === 'hardBreak') {
+    const has = (name: string) => node.marks?.some((m) => m.type === name) ?? false;
+    return [{ text: node.text ?? '\n', strong: has('bold'), em: has('italic') }];
+  }
+  return (node.content ?? []).flatMap((n, i) => [
+    ...(i > 0 && n.type === 'paragraph' ? [{ text: '\n', strong: false, em: false }] : []),
+    ...runsIn(n),
+  ]);
+}
+
+function fromNode(node: JSONContent): RichPart {
+  if (node.type === 'bulletList' || node.type === 'orderedList')
+    return { kind: 'list', ordered: node.type === 'orderedList', items: (node.content ?? []).map(runsIn) };
+  return { kind: 'paragraph', runs: runsIn(node) };
+}

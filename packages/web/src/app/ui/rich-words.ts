@@ -1,0 +1,214 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { readRich, type RichPart, writeRich } from '@lorvet/core';
+import type { Editor } from '@tiptap/core';
+import { Changes } from './changes';
+import { Rich } from './blocks/rich';
+
+const PAUSE_MS = 500;
+
+/**
+ * Text with strong, stressed and lists, edited where it stands. The editor comes when it is first needed. What is
+ * written is kept as marked words (docs/format.md), so that rewordings and merges go by words here too.
+ */
+@Component({
+  selector: 'lv-rich-words',
+  imports: [Rich, Changes, LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (editing()) {
+      <div class="bar" role="toolbar" [attr.aria-label]="'Style of ' + label()">
+        <button
+          type="button"
+          [attr.aria-pressed]="on().strong"
+          (mousedown)="$event.preventDefault()"
+          (click)="mark('bold')"
+          title="Strong (Ctrl B)"
+        >
+          <b>S</b><span class="sr">trong</span>
+        </button>
+        <button
+          type="button"
+          [attr.aria-pressed]="on().em"
+          (mousedown)="$event.preventDefault()"
+          (click)="mark('italic')"
+          title="Stressed (Ctrl I)"
+        >
+          <i>S</i><span class="sr">tressed</span>
+        </button>
+        <button
+          type="button"
+          [attr.aria-pressed]="on().list"
+          (mousedown)="$event.preventDefault()"
+          (click)="mark('bulletList')"
+          title="List"
+        >
+          <svg lucideIcon="list"></svg><span class="sr">List</span>
+        </button>
+        <button
+          type="button"
+          [attr.aria-pressed]="on().numbered"
+          (mousedown)="$event.preventDefault()"
+          (click)="mark('orderedList')"
+          title="Numbered list"
+        >
+          <svg lucideIcon="list-ordered"></svg><span class="sr">Numbered list</span>
+        </button>
+      </div>
+      <div #place class="editor" (focusout)="left($event)"></div>
+    } @else {
+      <button class="rest" type="button" [attr.aria-label]="label() + ': ' + (text() || 'empty')" (click)="enter()">
+        @if (was() !== undefined && was() !== text()) {
+          <lv-changes [was]="was()!" [now]="text()" />
+        } @else if (text()) {
+          <lv-rich [text]="text()" />
+        } @else {
+          <span class="placeholder">{{ placeholder() || label() }}</span>
+        }
+      </button>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      min-width: 0;
+    }
+    .rest {
+      display: block;
+      width: 100%;
+      padding: 1px 4px;
+      border: 1px solid transparent;
+      border-radius: 4px;
+      background: transparent;
+      text-align: left;
+      cursor: text;
+      overflow-wrap: anywhere;
+    }
+    .rest:hover {
+      border-color: var(--line);
+      background: var(--paper);
+    }
+    lv-changes {
+      white-space: pre-wrap;
+    }
+    .placeholder {
+      color: var(--ink-3);
+    }
+    .bar {
+      display: flex;
+      gap: 2px;
+      margin-bottom: 2px;
+    }
+    .bar button {
+      display: grid;
+      place-items: center;
+      min-width: 32px;
+      min-height: 30px;
+      border: 1px solid var(--line);
+      border-radius: 4px;
+      background: var(--surface);
+    }
+    .bar button[aria-pressed='true'] {
+      background: var(--accent-soft);
+      border-color: var(--accent);
+    }
+    .editor {
+      border: 1px solid var(--line-strong);
+      border-radius: 4px;
+      background: var(--paper);
+      min-height: 30px;
+    }
+  `,
+})
+export class RichWords {
+  readonly text = input.required<string>();
+  readonly label = input.required<string>();
+  readonly placeholder = input('');
+  readonly was = input<string>();
+  readonly written = output<string>();
+
+  private readonly injector = inject(Injector);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly place = viewChild<ElementRef<HTMLElement>>('place');
+  protected readonly editing = signal(false);
+  protected readonly on = signal({ strong: false, em: false, list: false, numbered: false });
+  private editor: Editor | null = null;
+  private read: (editor: Editor) => RichPart[] = () => [];
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      clearTimeout(this.timer);
+      this.editor?.destroy();
+    });
+  }
+
+  enter(): void {
+    this.editing.set(true);
+    afterNextRender(() => void this.begin(), { injector: this.injector });
+  }
+
+  protected mark(what: 'bold' | 'italic' | 'bulletList' | 'orderedList'): void {
+    const chain = this.editor?.chain().focus();
+    if (what === 'bold') chain?.toggleBold().run();
+    else if (what === 'italic') chain?.toggleItalic().run();
+    else if (what === 'bulletList') chain?.toggleBulletList().run();
+    else chain?.toggleOrderedList().run();
+  }
+
+  protected left(event: FocusEvent): void {
+    // To the style buttons is not away.
+    if (!this.host.nativeElement.contains(event.relatedTarget as Node | null)) this.leave();
+  }
+
+  private async begin(): Promise<void> {
+    const { openEditor, partsOf } = await import('./rich-editor');
+    const place = this.place()?.nativeElement;
+    if (!place || this.editor) return;
+    const editor = openEditor(place, readRich(this.text()), this.label(), {
+      changed: () => {
+        clearTimeout(this.timer);
+        this.timer = setTimeout(() => this.say(), PAUSE_MS);
+      },
+      moved: (e) =>
+        this.on.set({
+          strong: e.isActive('bold'),
+          em: e.isActive('italic'),
+          list: e.isActive('bulletList'),
+          numbered: e.isActive('orderedList'),
+        }),
+      done: () => this.leave(true),
+    });
+    this.editor = editor;
+    this.read = partsOf;
+    editor.commands.focus('end');
+  }
+
+  private leave(byKey = false): void {
+    this.say();
+    this.editor?.destroy();
+    this.editor = null;
+    this.editing.set(false);
+    if (byKey)
+      afterNextRender(() => this.host.nativeElement.querySelector('button')?.focus(), { injector: this.injector });
+  }
+
+  private say(): void {
+    clearTimeout(this.timer);
+    if (!this.editor) return;
+    const text = writeRich(this.read(this.editor));
+    if (text !== this.text()) this.written.emit(text);
+  }
+}
