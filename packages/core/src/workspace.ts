@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { pageSchema } from './activity/activity';
+import { idSchema } from './activity/block';
 import { familySchema } from './activity/family';
 import { handOutSchema } from './assign/hand-out';
 import { classSchema, groupSchema, learnerSchema } from './learners/learner';
@@ -31,6 +33,23 @@ export const assetSchema = z.object({
 });
 export type Asset = z.infer<typeof assetSchema>;
 
+/** A page kept to begin others with. Its ids are made anew each time it is used. */
+export const templateSchema = z.object({ id: idSchema, name: z.string().min(1).max(120), page: pageSchema });
+export type Template = z.infer<typeof templateSchema>;
+
+/** An objective of the teacher's list, to be taken into activities. It keeps its id there. */
+export const listedObjectiveSchema = z.object({
+  id: idSchema,
+  /** A code as the authority writes it; may be empty. */
+  code: z.string().max(60),
+  text: z.string().min(1).max(300),
+  subject: z.string().max(100),
+  ages: z.string().max(40),
+  /** Name of the framework or file it came from; empty where it was typed. */
+  from: z.string().max(200),
+});
+export type ListedObjective = z.infer<typeof listedObjectiveSchema>;
+
 /** The collections of a workspace, each record under its id. */
 export const recordSchemas = {
   families: familySchema,
@@ -41,6 +60,8 @@ export const recordSchemas = {
   copies: copySchema,
   markings: markingSchema,
   assets: assetSchema,
+  templates: templateSchema,
+  objectives: listedObjectiveSchema,
 };
 export type CollectionName = keyof typeof recordSchemas;
 export const COLLECTIONS = Object.keys(recordSchemas) as CollectionName[];
@@ -58,6 +79,8 @@ export const emptyWorkspace = (): Workspace => ({
   copies: {},
   markings: {},
   assets: {},
+  templates: {},
+  objectives: {},
 });
 
 /** Records in the order they were made. */

@@ -113,3 +113,20 @@ export function doubledIds(content: Content): Id[] {
   }
   return doubled;
 }
+
+/** A clean copy of a page: the same words and places, every id new. */
+export function copyOfPage(page: Page, newId: () => Id): Page {
+  const ids = new Map<Id, Id>();
+  const fresh = (id: Id): Id => {
+    let now = ids.get(id);
+    if (now === undefined) ids.set(id, (now = newId()));
+    return now;
+  };
+  const blocks = page.blocks.map((b) => copyOfBlock(b, newId));
+  page.blocks.forEach((b, i) => ids.set(b.id, blocks[i]?.id ?? b.id));
+  const places = page.places && Object.fromEntries(Object.entries(page.places).map(([id, r]) => [fresh(id), { ...r }]));
+  return { ...page, id: newId(), blocks, ...(places ? { places } : {}) };
+}
+
+/** A copy of a block with a new id. What it holds keeps its ids, which need only differ within the block. */
+export const copyOfBlock = (block: Block, newId: () => Id): Block => ({ ...block, id: newId() });

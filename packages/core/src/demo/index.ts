@@ -12,6 +12,8 @@ import { type Asset, type Workspace } from '../workspace';
 import { type Clock, clockAt } from './build';
 import { puncture, rightBus } from './bus-and-bike';
 import { CLASSES, GROUPS, LEARNERS } from './people';
+import { market } from './market';
+import { MARKET, TILL_SHEET } from './market-pictures';
 import { BUS_STOP, PUNCTURE, ROCK_POOL } from './pictures';
 import { correctedRockPool, rockPool } from './rock-pool';
 
@@ -270,11 +272,14 @@ export function demoWorkspace(nowMs: number): Workspace {
     pictureAsset('rock-pool.svg', ROCK_POOL),
     pictureAsset('bus-stop.svg', BUS_STOP),
     pictureAsset('puncture.svg', PUNCTURE),
+    pictureAsset('market.svg', MARKET),
+    pictureAsset('till-sheet.svg', TILL_SHEET),
   ];
-  const [pool, stop, wheel] = assets.map((a) => a.id) as [string, string, string];
+  const [pool, stop, wheel, quay, till] = assets.map((a) => a.id) as [string, string, string, string, string];
   const firstPool = rockPool(clock, pool);
   const bus = rightBus(clock, stop);
   const bike = puncture(clock, wheel);
+  const quayMarket = market(clock, quay, till);
 
   const survey: HandOut = {
     ...blankHandOut('h-survey', firstPool, 'Rock-pool survey'),
@@ -325,16 +330,31 @@ export function demoWorkspace(nowMs: number): Workspace {
     opensAt: clock.local(5, 9),
     dueAt: clock.local(9, 15),
   };
+  const marketPlan: HandOut = {
+    ...blankHandOut('h-market', quayMarket, 'Market day at the quay'),
+    note: 'Do one page a day. You can look back at any time.',
+    classIds: ['c-kestrel'],
+    lines: CLASSES[1] ? CLASSES[1].learnerIds.map((learnerId) => ({ learnerId, versionId: null })) : [],
+    opensAt: clock.local(-1, 8),
+    dueAt: clock.local(8, 15),
+  };
   const copies = copiesOf(given, clock);
   const byId = <T extends { id: string }>(list: readonly T[]) => Object.fromEntries(list.map((x) => [x.id, x]));
   return {
-    families: byId([correctedRockPool(firstPool, clock), bus, bike]),
+    families: byId([correctedRockPool(firstPool, clock), bus, bike, quayMarket]),
     learners: byId(LEARNERS),
     classes: byId(CLASSES),
     groups: byId(GROUPS),
-    handOuts: byId([given, giveOut(busPlan, bus, people, clock.iso(-1)), bikePlan]),
+    handOuts: byId([
+      given,
+      giveOut(busPlan, bus, people, clock.iso(-1)),
+      giveOut(marketPlan, quayMarket, people, clock.iso(-1, 7)),
+      bikePlan,
+    ]),
     copies: byId(copies),
     markings: byId(markingsOf(copies, clock)),
     assets: byId(assets),
+    templates: {},
+    objectives: {},
   };
 }

@@ -1,5 +1,5 @@
 /** The demo's own drawings. Colours are of Lorvet's palette. */
-const svg = (w: number, h: number, body: string) =>
+export const svg = (w: number, h: number, body: string) =>
   `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${w} ${h}" width="${w}" height="${h}">${body}</svg>`;
 
 export const ROCK_POOL = svg(

@@ -5,7 +5,10 @@ import { COLLECTIONS, type CollectionName, recordSchemas, type Workspace } from 
 import { placesOf, Problem } from './problem';
 
 /** Format number of a workspace backup. A newer one is refused, an older one is brought up by its migrations. */
-export const BACKUP_FORMAT = 1;
+export const BACKUP_FORMAT = 2;
+
+/** Collections that came with a later format: a backup written before has none of them. */
+const SINCE: Partial<Record<CollectionName, number>> = { templates: 2, objectives: 2 };
 
 const manifestSchema = z.object({
   product: z.literal('lorvet'),
@@ -58,9 +61,9 @@ export function readBackup(bytes: Uint8Array): { workspace: Workspace; at: strin
   const out = {} as Record<CollectionName, Record<string, unknown>>;
   const details: string[] = [];
   for (const c of COLLECTIONS) {
-    const list = parse(files, `${c}.json`);
+    const list = manifest.data.format < (SINCE[c] ?? 1) ? [] : parse(files, `${c}.json`);
     if (!Array.isArray(list)) throw new Problem(`“${c}.json” in the backup is not a list. The file is damaged.`);
-    if (manifest.data.counts[c] !== list.length)
+    if ((manifest.data.counts[c] ?? 0) !== list.length)
       details.push(`${c}: ${list.length} records, where the manifest counts ${manifest.data.counts[c] ?? 0}`);
     out[c] = {};
     list.forEach((record: unknown, i) => {

@@ -46,13 +46,14 @@ const kept = new WeakMap<Content, Measures>();
 export function measure(content: Content): Measures {
   const known = kept.get(content);
   if (known) return known;
-  const blocks = content.pages.flatMap((p) => p.blocks);
-  const items = itemsOf(content);
+  const pages = content.pages.filter((p) => (p.audience ?? 'learner') === 'learner');
+  const blocks = pages.flatMap((p) => p.blocks);
+  const items = itemsOf({ ...content, pages });
   const words = readability(blocks.map(learnerText).join('\n')).words;
   const text = readability(blocks.map(prose).join('\n'));
   const choices = items.filter(isChoice).map((b) => b.options.length);
   const choicesPerItem = choices.length ? choices.reduce((a, b) => a + b, 0) / choices.length : null;
-  const asked = objectiveIdsIn(content);
+  const asked = objectiveIdsIn({ ...content, pages });
   const supports: Support[] = [];
   if (blocks.some((b) => b.kind === 'word-bank')) supports.push('word bank');
   if (items.some((i) => i.hint)) supports.push('hints');
@@ -60,10 +61,10 @@ export function measure(content: Content): Measures {
   if (blocks.some((b) => b.kind === 'picture')) supports.push('pictures');
   if (text.sentences > 0 && text.wordsPerSentence <= 9) supports.push('short sentences');
   const result: Measures = {
-    pages: content.pages.length,
+    pages: pages.length,
     items: items.length,
     words,
-    wordsPerPage: content.pages.length ? words / content.pages.length : 0,
+    wordsPerPage: pages.length ? words / pages.length : 0,
     readability: text,
     choicesPerItem,
     minutes: words / READING_WORDS_PER_MINUTE + items.reduce((n, i) => n + itemRules(i).minutes, 0),

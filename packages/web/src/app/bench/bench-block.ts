@@ -36,6 +36,8 @@ export class BenchBlock {
   readonly basis = input<Block | null>(null);
   readonly editable = input<'all' | 'words' | 'none'>('none');
   readonly number = input(0);
+  /** Whether the block's own editor stands open; else it is seen as a learner sees it. */
+  readonly open = input(true);
   readonly words = output<{ field: string; text: string }>();
   /** With 'all': the block as it is now. */
   readonly changed = output<Block>();

@@ -22,6 +22,8 @@ export class BenchView {
   readonly familyId = signal<Id>('');
   readonly versionId = signal<Id | null>(null);
   readonly chosen = signal<Id | null>(null);
+  /** The page whose own panel is open. */
+  readonly chosenPage = signal<Id | null>(null);
 
   readonly family = computed<Family | undefined>(() => this.work.families()[this.familyId()]);
   readonly version = computed<Version | undefined>(() => {

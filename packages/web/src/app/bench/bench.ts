@@ -4,13 +4,14 @@ import { FamilyStrip } from './family-strip';
 import { BenchView } from './bench-view';
 import { MasterPage } from './master-page';
 import { MasterPanel } from './master-panel';
+import { PagePanel } from './page-panel';
 import { VersionPage } from './version-page';
 import { VersionPanel } from './version-panel';
 
 /** Where a master is written and its versions are made: the family, the pages, what can be done here. */
 @Component({
   selector: 'lv-bench',
-  imports: [FamilyStrip, MasterPage, MasterPanel, VersionPage, VersionPanel, RouterLink],
+  imports: [FamilyStrip, MasterPage, MasterPanel, PagePanel, VersionPage, VersionPanel, RouterLink],
   providers: [BenchView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -22,7 +23,11 @@ import { VersionPanel } from './version-panel';
           <lv-version-panel class="pane panel" />
         } @else {
           <lv-master-page class="pane" />
-          <lv-master-panel class="pane panel" />
+          @if (view.chosenPage() && !view.chosen()) {
+            <lv-page-panel class="pane panel" />
+          } @else {
+            <lv-master-panel class="pane panel" />
+          }
         }
       </div>
     } @else {
@@ -73,6 +78,7 @@ export class Bench {
       this.view.familyId.set(this.familyId());
       this.view.versionId.set(this.versionId() ?? null);
       this.view.chosen.set(null);
+      this.view.chosenPage.set(null);
       localStorage.setItem(
         'lorvet-bench',
         this.versionId() ? `${this.familyId()}/${this.versionId()}` : this.familyId(),

@@ -10,7 +10,9 @@ import {
   type Content,
   freshBlock,
   type Id,
+  copyOfPage,
   latest,
+  listOf,
   pendingUpkeep,
   saveRevision,
   waits,
@@ -19,15 +21,29 @@ import {
 import { BenchActions } from '../store/actions';
 import { isTyping } from '../ui/keys';
 import { Notice } from '../ui/notice';
+import { PageMarkView } from '../ui/page-mark';
 import { Words } from '../ui/words';
 import { BenchBlock } from './bench-block';
 import { BenchView, nameOf, numbersOf } from './bench-view';
+import { FIRST_KINDS, KIND_GROUPS } from './kind-groups';
+import { PageLayout } from './page-layout';
 import { moveBlock, placeBlock, withoutBlock, withPage } from './master-edits';
 
 /** The master as it is written: its pages, block by block. */
 @Component({
   selector: 'lv-master-page',
-  imports: [BenchBlock, Words, CdkDrag, CdkDragHandle, CdkDropList, CdkDropListGroup, LucideDynamicIcon, RouterLink],
+  imports: [
+    BenchBlock,
+    PageLayout,
+    PageMarkView,
+    Words,
+    CdkDrag,
+    CdkDragHandle,
+    CdkDropList,
+    CdkDropListGroup,
+    LucideDynamicIcon,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './master-page.html',
   styleUrl: './pages.css',
@@ -37,7 +53,9 @@ export class MasterPage {
   private readonly notice = inject(Notice);
   private readonly router = inject(Router);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  protected readonly kinds = BLOCK_KIND_NAMES.map((kind) => ({ kind, label: blockKinds[kind].label }));
+  protected readonly first = FIRST_KINDS;
+  protected readonly groups = KIND_GROUPS;
+  protected readonly templates = computed(() => listOf(this.view.work.templates()));
   protected readonly announced = signal('');
   protected readonly numbers = computed(() => {
     const master = this.view.master();
@@ -108,6 +126,18 @@ export class MasterPage {
   protected addPage(): void {
     const [id] = this.view.work.stamp(1).ids;
     if (id) this.view.changeMaster((c) => withPage(c, id), 'add a page');
+  }
+
+  protected addTemplate(id: string): void {
+    const template = this.view.work.templates()[id];
+    if (!template) return;
+    const page = copyOfPage(template.page, () => crypto.randomUUID());
+    this.view.changeMaster((c) => ({ ...c, pages: [...c.pages, page] }), `page from “${template.name}”`);
+  }
+
+  protected openPage(id: Id): void {
+    this.view.chosen.set(null);
+    this.view.chosenPage.set(id);
   }
 
   protected titlePage(pageId: Id, title: string): void {

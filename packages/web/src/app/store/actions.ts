@@ -13,6 +13,7 @@ import type {
   Learner,
   SchoolClass,
   Response,
+  Template,
   Version,
   Workspace,
 } from '@lorvet/core';
@@ -56,6 +57,8 @@ export const BenchActions = createActionGroup({
     'Adjustment removed': props<{ familyId: Id; versionId: Id; adjustmentId: Id }>(),
     'Upkeep decided': props<{ familyId: Id; decisions: readonly Decision[]; stamp: Stamped }>(),
     'Picture added': props<{ asset: Asset }>(),
+    'Template kept': props<{ template: Template }>(),
+    'Template removed': props<{ id: Id; name: string }>(),
   },
 });
 

@@ -179,6 +179,16 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       }),
     label: (a) => (a.decisions.length === 1 ? 'decide upkeep' : `decide upkeep for ${a.decisions.length} versions`),
   }),
+  edit(BenchActions.templateKept, {
+    run: (doc, { template }) => put(doc, 'templates', template),
+    label: (a) => `template “${a.template.name}”`,
+  }),
+  edit(BenchActions.templateRemoved, {
+    run: (doc, { id }) => {
+      delete doc.templates[id];
+    },
+    label: (a) => `remove template “${a.name}”`,
+  }),
   edit(BenchActions.pictureAdded, { run: (doc, { asset }) => put(doc, 'assets', asset) }),
 
   edit(LearnersActions.learnerSaved, {

@@ -15,6 +15,8 @@ import {
   selectProblem,
   selectRedo,
   selectStatus,
+  selectObjectives,
+  selectTemplates,
   selectUndo,
 } from './selectors';
 
@@ -31,6 +33,8 @@ export class WorkspaceStore {
   readonly copies = this.store.selectSignal(selectCopies);
   readonly markings = this.store.selectSignal(selectMarkings);
   readonly assets = this.store.selectSignal(selectAssets);
+  readonly templates = this.store.selectSignal(selectTemplates);
+  readonly objectives = this.store.selectSignal(selectObjectives);
   readonly people = this.store.selectSignal(selectPeople);
   readonly problem = this.store.selectSignal(selectProblem);
   readonly undoLabel = this.store.selectSignal(selectUndo);

@@ -9,7 +9,7 @@ import { DESK_PARTS } from './registry';
   imports: [NgComponentOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (prompt(); as words) {
+    @if (!bare() && prompt(); as words) {
       <p class="prompt" [class.sr]="laid()" [id]="promptId()">
         @if (number()) {
           <span class="number">{{ number() }}</span>
@@ -17,7 +17,7 @@ import { DESK_PARTS } from './registry';
         {{ words }}
       </p>
     }
-    @if (hint()) {
+    @if (!bare() && hint()) {
       @if (hintOpen()) {
         <p class="hint" role="status">{{ hint() }}</p>
       } @else {
@@ -59,6 +59,8 @@ export class LearnerBlockView {
   readonly locked = input(false);
   /** Laid over a picture that shows the question already: the words are there for screen readers only. */
   readonly laid = input(false);
+  /** Without question and hint, which stand beside it already. */
+  readonly bare = input(false);
   /** The item's number on this sheet; 0 for none. */
   readonly number = input(0);
   readonly answered = output<Answer>();

@@ -1,0 +1,130 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import {
+  BLOCK_KIND_NAMES,
+  blockKinds,
+  freshBlock,
+  isItem,
+  type Page,
+  pageRatio,
+  type Rect,
+  wordsOf,
+} from '@lorvet/core';
+import { RectBoard } from '../ui/rect-board';
+import { BenchView, nameOf, numbersOf } from './bench-view';
+import { LAID_KINDS } from './kind-groups';
+import { layBlock, moveOnPage, orderByPlace } from './page-edits';
+
+/** A page laid out over its picture: places are drawn on it, moved, sized, and put in the order they are read. */
+@Component({
+  selector: 'lv-page-layout',
+  imports: [RectBoard, LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row">
+      <label class="row small"
+        >Drag over the picture to add
+        <select class="input" #k (change)="kind.set(k.value)">
+          @for (x of kinds; track x.kind) {
+            <option [value]="x.kind" [selected]="x.kind === kind()">{{ x.label.toLowerCase() }}</option>
+          }
+        </select></label
+      >
+      <span class="grow"></span>
+      <button class="btn quiet" type="button" (click)="inOrder()">
+        <svg lucideIcon="list-ordered"></svg>Number as they are read
+      </button>
+    </div>
+    <lv-rect-board
+      [assetId]="page().fixed?.assetId ?? ''"
+      [alt]="page().fixed?.alt ?? ''"
+      [ratio]="ratio()"
+      [rects]="rects()"
+      [chosen]="view.chosen()"
+      (choose)="view.chosen.set($event)"
+      (drawn)="draw($event)"
+      (changed)="move($event.id, $event.rect)"
+      (removed)="unplace($event)"
+    />
+    @if (loose().length) {
+      <p class="small">
+        Not on the picture, and so below it:
+        @for (b of loose(); track b.id) {
+          <button class="btn quiet" type="button" (click)="place(b.id)">Put {{ b.name }} on it</button>
+        }
+      </p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 8px;
+      max-width: 640px;
+    }
+    .row {
+      display: flex;
+      align-items: center;
+      gap: 8px;
+    }
+    select {
+      width: auto;
+    }
+  `,
+})
+export class PageLayout {
+  readonly page = input.required<Page>();
+  protected readonly view = inject(BenchView);
+  protected readonly kinds = LAID_KINDS;
+  protected readonly kind = signal<string>('short-text');
+  protected readonly ratio = computed(() => pageRatio(this.page()));
+  private readonly names = computed(() => {
+    const master = this.view.master();
+    const numbers = master ? numbersOf(master) : new Map<string, number>();
+    return new Map(
+      this.page().blocks.map((b) => {
+        const words = wordsOf(b)[0]?.text.slice(0, 40) ?? '';
+        return [b.id, `${nameOf(b, numbers.get(b.id) ?? 0)}${isItem(b) && words ? `: ${words}` : ''}`];
+      }),
+    );
+  });
+  protected readonly rects = computed(() =>
+    this.page().blocks.flatMap((b) => {
+      const r = this.page().places?.[b.id];
+      return r ? [{ ...r, id: b.id, name: this.names().get(b.id) ?? '' }] : [];
+    }),
+  );
+  protected readonly loose = computed(() =>
+    this.page()
+      .blocks.filter((b) => !this.page().places?.[b.id])
+      .map((b) => ({ id: b.id, name: this.names().get(b.id) ?? '' })),
+  );
+
+  protected draw(rect: Rect): void {
+    const kind = BLOCK_KIND_NAMES.find((k) => k === this.kind());
+    if (!kind) return;
+    const ids = [...this.view.work.stamp(8).ids];
+    const newId = () => ids.shift() ?? crypto.randomUUID();
+    const block = freshBlock(kind, newId(), newId);
+    this.view.changeMaster(
+      (c) => layBlock(c, this.page(), block, rect),
+      `lay ${blockKinds[kind].label.toLowerCase()} on the page`,
+    );
+    this.view.chosen.set(block.id);
+  }
+
+  protected move(id: string, rect: Rect): void {
+    this.view.changeMaster((c) => moveOnPage(c, this.page().id, id, rect), 'move a place', `place ${id}`);
+  }
+
+  protected unplace(id: string): void {
+    this.view.changeMaster((c) => moveOnPage(c, this.page().id, id, null), 'take a place off the picture');
+  }
+
+  protected place(id: string): void {
+    this.move(id, { x: 10, y: 10, w: 30, h: 6 });
+  }
+
+  protected inOrder(): void {
+    this.view.changeMaster((c) => orderByPlace(c, this.page().id), 'reading order');
+  }
+}
