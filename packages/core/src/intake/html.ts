@@ -1,0 +1,265 @@
+import { type AnyNode, type Element, isTag, isText } from 'domhandler';
+import { parseDocument } from 'htmlparser2';
+import type { Material, MaterialPage, Part } from './material';
+
+/** Elements of which nothing is read. */
+const SKIPPED = new Set([
+  'script',
+  'style',
+  'template',
+  'noscript',
+  'iframe',
+  'object',
+  'embed',
+  'svg',
+  'math',
+  'head',
+  'nav',
+  'form',
+  'select',
+  'button',
+]);
+const BLOCKS = new Set([
+  'p',
+  'div',
+  'section',
+  'article',
+  'main',
+  'header',
+  'footer',
+  'blockquote',
+  'figure',
+  'figcaption',
+  'address',
+  'pre',
+  'body',
+  'html',
+  'dl',
+  'dt',
+  'dd',
+  'details',
+  'summary',
+  'aside',
+  'center',
+  'td',
+  'th',
+  'li',
+  'ul',
+  'ol',
+  'table',
+  'tr',
+  'tbody',
+  'thead',
+]);
+
+/** A picture found in HTML: where its bytes are. */
+export interface FoundPicture {
+  readonly src: string;
+  readonly alt: string;
+}
+
+interface Reading {
+  readonly pages: Part[][];
+  readonly pictures: FoundPicture[];
+  readonly left: Set<string>;
+}
+
+/**
+ * Reads HTML as words, lists, tables and pictures. Nothing of it is kept as markup: what is not known is read for its
+ * words or left out, and what is left out is said.
+ */
+export function readHtml(html: string, name: string): { material: Material; pictures: readonly FoundPicture[] } {
+  const reading: Reading = { pages: [[]], pictures: [], left: new Set() };
+  walk(parseDocument(html).children, reading, { inline: '' });
+  const pages = reading.pages
+    .filter((parts, i) => parts.length > 0 || (i === 0 && reading.pages.length === 1))
+    .map((parts, i): MaterialPage => ({ n: i + 1, parts }));
+  return { material: { name, pages, left: [...reading.left] }, pictures: reading.pictures };
+}
+
+const partsOf = (r: Reading): Part[] => r.pages[r.pages.length - 1] as Part[];
+const flat = (text: string): string =>
+  text
+    .replace(/[ \t\r\f\n]+/g, ' ')
+    .replace(/ *\u0000 */g, '\n')
+    .trim();
+
+interface Flow {
+  inline: string;
+}
+
+function say(r: Reading, flow: Flow, marker?: string): void {
+  const text = flat(flow.inline);
+  flow.inline = '';
+  if (text) partsOf(r).push({ kind: 'paragraph', text, ...(marker ? { marker } : {}) });
+}
+
+function walk(nodes: readonly AnyNode[], r: Reading, flow: Flow): void {
+  for (const node of nodes) {
+    if (isText(node)) flow.inline += node.data;
+    else if (isTag(node)) element(node, r, flow);
+  }
+  say(r, flow);
+}
+
+function element(el: Element, r: Reading, flow: Flow): void {
+  const tag = el.name.toLowerCase();
+  if (/page-break-before\s*:\s*always|break-before\s*:\s*page/.test(el.attribs['style'] ?? '') && partsOf(r).length) {
+    say(r, flow);
+    r.pages.push([]);
+  }
+  if (SKIPPED.has(tag)) {
+    if (!['head', 'style', 'script', 'template', 'noscript'].includes(tag))
+      r.left.add(`A part of the kind <${tag}> was left out.`);
+    return;
+  }
+  if (/^h[1-6]$/.test(tag)) {
+    say(r, flow);
+    const text = flat(wordsIn(el, r));
+    if (text) partsOf(r).push({ kind: 'heading', text, level: tag === 'h1' ? 1 : 2 });
+    return;
+  }
+  switch (tag) {
+    case 'br':
+      flow.inline += '\u0000';
+      return;
+    case 'hr':
+      say(r, flow);
+      partsOf(r).push({ kind: 'rule' });
+      return;
+    case 'img':
+      say(r, flow);
+      picture(el, r);
+      return;
+    case 'table':
+      say(r, flow);
+      table(el, r);
+      return;
+    case 'ul':
+    case 'ol':
+      say(r, flow);
+      list(el, r, 0);
+      return;
+    case 'input':
+      flow.inline += /^(checkbox|radio)$/.test(el.attribs['type'] ?? '') ? ' ☐ ' : ' ________ ';
+      return;
+    case 'strong':
+    case 'b':
+    case 'em':
+    case 'i':
+      flow.inline += marked(el, r, tag === 'strong' || tag === 'b' ? '**' : '*');
+      return;
+    case 'audio':
+    case 'video':
+      r.left.add(`A ${tag === 'audio' ? 'sound' : 'video'} was left out: bring it in as a file of its own.`);
+      return;
+  }
+  if (BLOCKS.has(tag)) {
+    say(r, flow);
+    walk(el.children, r, { inline: '' });
+    return;
+  }
+  // Anything else is read for its words.
+  for (const child of el.children) {
+    if (isText(child)) flow.inline += child.data;
+    else if (isTag(child)) element(child, r, flow);
+  }
+}
+
+/** Strong and stressed words keep their marks, unless they hold a picture or nothing. */
+function marked(el: Element, r: Reading, mark: string): string {
+  const words = wordsIn(el, r);
+  const [, lead = '', body = '', tail = ''] = /^(\s*)([\s\S]*?)(\s*)$/.exec(words) ?? [];
+  return body && !/[*_]/.test(body) ? `${lead}${mark}${body}${mark}${tail}` : words;
+}
+
+function wordsIn(el: Element, r: Reading): string {
+  return el.children
+    .map((c) => {
+      if (isText(c)) return c.data;
+      if (!isTag(c) || SKIPPED.has(c.name)) return '';
+      if (c.name === 'br') return '\u0000';
+      if (c.name === 'img') {
+        picture(c, r);
+        return '';
+      }
+      return wordsIn(c, r);
+    })
+    .join('');
+}
+
+function picture(el: Element, r: Reading): void {
+  const src = el.attribs['src'] ?? '';
+  if (!src) return;
+  partsOf(r).push({ kind: 'picture', picture: r.pictures.length, alt: (el.attribs['alt'] ?? '').trim() });
+  r.pictures.push({ src, alt: (el.attribs['alt'] ?? '').trim() });
+}
+
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
+
+/** A list's entries are paragraphs with their markers, so that a numbered list can be questions and a lettered one choices. */
+function list(el: Element, r: Reading, depth: number): void {
+  const ordered = el.name === 'ol';
+  const type = el.attribs['type'] ?? (depth > 0 && ordered ? 'a' : '1');
+  let n = Number(el.attribs['start'] ?? '1') || 1;
+  for (const child of el.children) {
+    if (!isTag(child)) continue;
+    if (child.name === 'ul' || child.name === 'ol') {
+      list(child, r, depth + 1);
+      continue;
+    }
+    if (child.name !== 'li') continue;
+    const marker = !ordered
+      ? depth > 0
+        ? `${LETTERS[(n - 1) % 26]}.`
+        : '•'
+      : /^a$/i.test(type)
+        ? `${LETTERS[(n - 1) % 26]}.`
+        : `${n}.`;
+    n++;
+    const inner: Flow = { inline: '' };
+    let first = true;
+    const flush = () => {
+      say(r, inner, first ? marker : undefined);
+      first = false;
+    };
+    for (const part of child.children) {
+      if (isTag(part) && (part.name === 'ul' || part.name === 'ol')) {
+        flush();
+        list(part, r, depth + 1);
+      } else if (isTag(part) && (BLOCKS.has(part.name) || part.name === 'img')) {
+        if (inner.inline.trim()) flush();
+        if (part.name === 'p' || part.name === 'div') {
+          inner.inline += wordsIn(part, r);
+          flush();
+        } else element(part, r, inner);
+      } else if (isTag(part)) element(part, r, inner);
+      else if (isText(part)) inner.inline += part.data;
+    }
+    if (inner.inline.trim()) flush();
+  }
+}
+
+function table(el: Element, r: Reading): void {
+  const rows: string[][] = [];
+  const visit = (node: Element) => {
+    for (const c of node.children) {
+      if (!isTag(c)) continue;
+      if (c.name === 'tr')
+        rows.push(
+          c.children
+            .filter(isTag)
+            .filter((x) => x.name === 'td' || x.name === 'th')
+            .map((x) => flat(wordsIn(x, r))),
+        );
+      else if (c.name !== 'table') visit(c);
+    }
+  };
+  visit(el);
+  const width = Math.max(0, ...rows.map((x) => x.length));
+  // A table of one cell is a frame round its words.
+  if (width === 1)
+    for (const row of rows) partsOf(r).push(row[0] ? { kind: 'paragraph', text: row[0] } : { kind: 'box' });
+  else if (width > 1)
+    partsOf(r).push({ kind: 'table', rows: rows.map((x) => Array.from({ length: width }, (_, i) => x[i] ?? '')) });
+}

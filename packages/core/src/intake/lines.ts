@@ -1,0 +1,295 @@
+import type { Rect } from '../activity/parts';
+import { asQuestion, isWritingLine, startsMarked } from './marks';
+import type { MaterialPage, Part } from './material';
+
+/** A stretch of text as a laid-out page gives it, in points from the page's top left; y is the top. */
+export interface TextItem {
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  /** Height of the letters. */
+  readonly h: number;
+  readonly bold: boolean;
+  readonly rtl: boolean;
+}
+
+/** A drawn line or frame, in points from the top left. */
+export interface DrawnShape {
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+}
+
+export interface LaidOutPage {
+  readonly n: number;
+  readonly width: number;
+  readonly height: number;
+  readonly items: readonly TextItem[];
+  readonly shapes: readonly DrawnShape[];
+}
+
+interface Line {
+  text: string;
+  x: number;
+  y: number;
+  right: number;
+  low: number;
+  size: number;
+  bold: boolean;
+  rtl: boolean;
+  rule?: boolean;
+  frame?: boolean;
+}
+
+const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0;
+
+/** Joins items of one baseline that are near each other; a wide gap parts columns. */
+function linesOf(items: readonly TextItem[]): Line[] {
+  const sorted = [...items].filter((i) => i.text.trim() !== '').sort((a, b) => a.y - b.y || a.x - b.x);
+  const rows: TextItem[][] = [];
+  for (const item of sorted) {
+    const middle = item.y + item.h / 2;
+    const row = rows.findLast((r) => {
+      const [first] = r;
+      return first !== undefined && middle > first.y && middle < first.y + first.h;
+    });
+    if (row) row.push(item);
+    else rows.push([item]);
+  }
+  return rows.flatMap((row) => {
+    const lines: Line[] = [];
+    const across = [...row].sort((a, b) => a.x - b.x);
+    let now: TextItem[] = [];
+    const close = () => {
+      const [first] = now;
+      if (!first) return;
+      const rtl = now.filter((i) => i.rtl).length > now.length / 2;
+      const order = rtl ? [...now].sort((a, b) => b.x - a.x) : now;
+      let words = '';
+      order.forEach((item, i) => {
+        const before = order[i - 1];
+        const gap = before ? (rtl ? before.x - (item.x + item.w) : item.x - (before.x + before.w)) : 0;
+        words +=
+          before && gap > item.h * 0.18 && !/\s$/.test(words) && !/^\s/.test(item.text) ? ` ${item.text}` : item.text;
+      });
+      lines.push({
+        text: words.replace(/\s+/g, ' ').trim(),
+        x: first.x,
+        y: Math.min(...now.map((i) => i.y)),
+        right: Math.max(...now.map((i) => i.x + i.w)),
+        low: Math.max(...now.map((i) => i.y + i.h)),
+        size: median(now.map((i) => i.h)),
+        bold: now.every((i) => i.bold),
+        rtl,
+      });
+      now = [];
+    };
+    for (const item of across) {
+      const last = now.at(-1);
+      if (last && item.x - (last.x + last.w) > Math.max(item.h, last.h) * 2.2) close();
+      now.push(item);
+    }
+    close();
+    return lines;
+  });
+}
+
+/** The x of a gutter that parts the lines into two columns of some length, if there is one. */
+function gutter(lines: readonly Line[], pageWidth: number): number | null {
+  const least = 4;
+  const edges = [...new Set(lines.map((l) => l.x))].sort((a, b) => a - b);
+  for (const x of edges) {
+    const left = lines.filter((l) => l.right < x - pageWidth * 0.015);
+    const right = lines.filter((l) => l.x >= x - 0.5);
+    if (left.length + right.length !== lines.length || left.length < least || right.length < least) continue;
+    // Both sides must stand beside each other for most of their height, and be more than labels.
+    const top = Math.max(Math.min(...left.map((l) => l.y)), Math.min(...right.map((l) => l.y)));
+    const low = Math.min(Math.max(...left.map((l) => l.low)), Math.max(...right.map((l) => l.low)));
+    const whole = Math.max(...lines.map((l) => l.low)) - Math.min(...lines.map((l) => l.y));
+    const letters = (side: readonly Line[]) => side.reduce((n, l) => n + l.text.length, 0) / side.length;
+    if (low - top > whole * 0.4 && letters(left) > 12 && letters(right) > 12) return x - 1;
+  }
+  return null;
+}
+
+/** Lines in the order they are read: bands from the top, columns within a band. */
+function readingOrder(lines: readonly Line[], pageWidth: number, depth = 0): Line[] {
+  if (lines.length < 2) return [...lines];
+  const at = gutter(lines, pageWidth);
+  if (at !== null) {
+    const left = lines.filter((l) => l.x < at);
+    const right = lines.filter((l) => l.x >= at);
+    const sides = lines.filter((l) => l.rtl).length > lines.length / 2 ? [right, left] : [left, right];
+    return sides.flatMap((side) => readingOrder(side, pageWidth, depth + 1));
+  }
+  const sorted = [...lines].sort((a, b) => a.y - b.y || a.x - b.x);
+  if (depth < 4)
+    // A heading across the page stands over columns: cut it off and look again at the rest.
+    for (let i = 1; i < Math.min(sorted.length, 12); i++) {
+      const over = sorted.slice(0, i);
+      const under = sorted.slice(i);
+      const edge = Math.max(...over.map((l) => l.low));
+      if (under.every((l) => l.y >= edge - 1) && gutter(under, pageWidth) !== null)
+        return [...readingOrder(over, pageWidth, depth + 1), ...readingOrder(under, pageWidth, depth + 1)];
+    }
+  // Lines of one height are one line: from the left, or from the right where that is how it is read.
+  const rtl = lines.filter((l) => l.rtl).length > lines.length / 2;
+  const out: Line[] = [];
+  for (let i = 0; i < sorted.length;) {
+    const first = sorted[i] as Line;
+    const row = sorted.slice(i).filter((l) => l.y + (l.low - l.y) / 2 < first.low);
+    out.push(...row.sort((a, b) => (rtl ? b.x - a.x : a.x - b.x)));
+    i += row.length;
+  }
+  return out;
+}
+
+/** Drawn lines to write on, and frames to write in, as lines without text. */
+function placesToWrite(page: LaidOutPage, lines: readonly Line[], body: number): Line[] {
+  const flat = { text: '', size: body, bold: false, rtl: false };
+  const seen: DrawnShape[] = [];
+  return page.shapes.flatMap((s): Line[] => {
+    if (
+      seen.some(
+        (o) => Math.abs(o.x - s.x) < 2 && Math.abs(o.y - s.y) < 2 && Math.abs(o.w - s.w) < 3 && Math.abs(o.h - s.h) < 3,
+      )
+    )
+      return [];
+    seen.push(s);
+    const line = { ...flat, x: s.x, y: s.y, right: s.x + s.w, low: s.y + s.h };
+    if (s.h <= 2.5 && s.w >= 50 && s.w < page.width * 0.95) {
+      // A line close under words underlines them; one right under a whole line of text is a border.
+      const underWords = lines.some(
+        (l) =>
+          l.x < s.x + s.w * 0.5 &&
+          l.right > s.x + s.w * 0.5 &&
+          s.y >= l.low - l.size * 0.6 &&
+          s.y - l.low < l.size * 0.35,
+      );
+      return underWords ? [] : [{ ...line, rule: true }];
+    }
+    const empty = !lines.some(
+      (l) => l.x >= s.x - 2 && l.right <= s.x + s.w + 2 && l.y >= s.y - 2 && l.low <= s.y + s.h + 2,
+    );
+    const large = s.w >= 60 && s.h >= 14 && s.w * s.h < page.width * page.height * 0.6;
+    return empty && large ? [{ ...line, frame: true }] : [];
+  });
+}
+
+/** Rows of short stretches that stand under each other in columns, as a table; as many lines as it takes. */
+function tableAt(lines: readonly Line[], from: number): { rows: string[][]; used: number } | null {
+  const rows: Line[][] = [];
+  let i = from;
+  while (i < lines.length) {
+    const first = lines[i] as Line;
+    const row: Line[] = [];
+    while (i + row.length < lines.length) {
+      const l = lines[i + row.length] as Line;
+      if (l.rule || l.frame || Math.abs(l.y - first.y) > first.size * 0.6) break;
+      row.push(l);
+    }
+    if (row.length < 2) break;
+    const above = rows.at(-1);
+    if (above && (row[0]?.y ?? 0) - (above[0]?.low ?? 0) > first.size * 2.5) break;
+    rows.push(row);
+    i += row.length;
+  }
+  if (rows.length < 2 || rows.some((r) => r.some((l) => startsMarked(l.text) || l.text.length > 60))) return null;
+  const widest = rows.reduce((a, b) => (b.length > a.length ? b : a), rows[0] ?? []);
+  if (widest.length < 2 || rows.filter((r) => r.length === widest.length).length < 2) return null;
+  const starts = widest.map((l) => l.x);
+  const fits = rows.every((r) => r.every((l) => starts.some((x) => Math.abs(x - l.x) < l.size * 3)));
+  if (!fits) return null;
+  const cells = rows.map((r) =>
+    starts.map((x, k) => {
+      const here = r.find((l) => nearest(starts, l.x) === k);
+      return here && Math.abs(here.x - x) < here.size * 3 ? here.text : '';
+    }),
+  );
+  return { rows: cells, used: i - from };
+}
+
+const nearest = (list: readonly number[], x: number): number =>
+  list.reduce((best, v, i) => (Math.abs(v - x) < Math.abs((list[best] ?? 0) - x) ? i : best), 0);
+
+/** Reads a laid-out page: headings, paragraphs, tables, lines and boxes to write in, in reading order. */
+export function readLaidOut(page: LaidOutPage): MaterialPage {
+  const lines = linesOf(page.items);
+  const size = { width: page.width, height: page.height };
+  if (lines.length === 0) return { n: page.n, parts: [], size, pictureOnly: true };
+  const body = median(lines.map((l) => l.size));
+  const all = readingOrder([...lines, ...placesToWrite(page, lines, body)], page.width);
+  const boxOf = (group: readonly Line[]): Rect => {
+    const x = Math.min(...group.map((l) => l.x));
+    const y = Math.min(...group.map((l) => l.y));
+    const part = (n: number, of: number) => Math.round(Math.min(100, Math.max(0, (n / of) * 100)) * 100) / 100;
+    const right = Math.max(...group.map((l) => l.right));
+    const low = Math.max(...group.map((l) => l.low));
+    return {
+      x: part(x, page.width),
+      y: part(y, page.height),
+      w: Math.max(0.5, part(right - x, page.width)),
+      h: Math.max(0.5, part(low - y, page.height)),
+    };
+  };
+  const parts: Part[] = [];
+  let para: Line[] = [];
+  const close = () => {
+    if (para.length) parts.push({ kind: 'paragraph', text: joined(para), box: boxOf(para) });
+    para = [];
+  };
+  for (let i = 0; i < all.length; i++) {
+    const l = all[i] as Line;
+    if (l.rule || l.frame) {
+      close();
+      parts.push({ kind: l.rule ? 'rule' : 'box', box: boxOf([l]) });
+      continue;
+    }
+    const table = para.length === 0 || endsBefore(para.at(-1), l) ? tableAt(all, i) : null;
+    if (table) {
+      close();
+      parts.push({ kind: 'table', rows: table.rows, box: boxOf(all.slice(i, i + table.used)) });
+      i += table.used - 1;
+      continue;
+    }
+    if (isHeading(l, body)) {
+      close();
+      parts.push({ kind: 'heading', text: l.text, level: l.size > body * 1.45 ? 1 : 2, box: boxOf([l]) });
+      continue;
+    }
+    const last = para.at(-1);
+    if (last && !goesOn(last, l, all, body)) close();
+    para.push(l);
+  }
+  close();
+  return { n: page.n, parts, size };
+}
+
+const endsBefore = (last: Line | undefined, l: Line): boolean => last === undefined || l.y - last.low > l.size * 0.9;
+
+function isHeading(l: Line, body: number): boolean {
+  if (l.text.length > 90 || asQuestion(l.text) || isWritingLine(l.text)) return false;
+  return l.size >= body * 1.18 || (l.bold && l.text.length < 60 && !/[.,;:?]$/.test(l.text));
+}
+
+/** Whether a line goes on with the paragraph before it. */
+function goesOn(last: Line, l: Line, all: readonly Line[], body: number): boolean {
+  if (startsMarked(l.text) || isWritingLine(l.text) || isWritingLine(last.text)) return false;
+  if (Math.abs(l.size - last.size) > body * 0.15) return false;
+  const gap = l.y - last.low;
+  if (gap > l.size * 0.85 || gap < -l.size) return Math.abs(l.y - last.y) < l.size * 0.5;
+  const column = all.filter((o) => !o.rule && !o.frame && Math.abs(o.x - last.x) < 40);
+  const widest = Math.max(...column.map((o) => o.right - o.x));
+  const full = (last.right - last.x) / Math.max(1, widest) > 0.62;
+  return full || /^[\p{Ll}]/u.test(l.text);
+}
+
+function joined(lines: readonly Line[]): string {
+  return lines.reduce((text, l) => {
+    if (text === '') return l.text;
+    if (/\p{L}-$/u.test(text) && /^\p{Ll}/u.test(l.text)) return text.slice(0, -1) + l.text;
+    return `${text} ${l.text}`;
+  }, '');
+}

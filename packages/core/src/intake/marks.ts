@@ -1,0 +1,72 @@
+/** What is read as the beginning of a question: "3.", "3)", "Q3:", "Question 3". Groups: number, the rest. */
+const QUESTION = /^\s*(?:(?:question|q)\s*\.?\s*)?\(?(\d{1,3})\s*[.):]\s*(?=\S|$)([\s\S]*)$/i;
+const QUESTION_WORD = /^\s*question\s+(\d{1,3})\b[.):]?\s*([\s\S]*)$/i;
+/** A choice: "A.", "b)", "(C)", "[d]". Groups: letter, the rest. */
+const CHOICE = /^\s*[([]?([A-Ha-h])[.)\]]\s+(\S[\s\S]*)$/;
+const TICK = /^\s*[☐□❏❑▢◻○◯]\s*(\S[\s\S]*)$/;
+const BULLET = /^\s*[•◦▪‣·–—-]\s+(\S[\s\S]*)$/;
+/** A blank to fill: underscores, or dots in a row. */
+export const BLANK = /_{3,}|\.{5,}|…{2,}/g;
+const ONLY_BLANK = /^[\s_.…]*(?:_{5,}|\.{8,}|…{3,})[\s_.…]*$/;
+
+export interface Marked {
+  readonly mark: string;
+  readonly text: string;
+}
+
+export function asQuestion(text: string): Marked | null {
+  const m = QUESTION_WORD.exec(text) ?? QUESTION.exec(text);
+  return m ? { mark: m[1] ?? '', text: (m[2] ?? '').trim() } : null;
+}
+
+export function asChoice(text: string): Marked | null {
+  const m = CHOICE.exec(text);
+  return m ? { mark: (m[1] ?? '').toUpperCase(), text: (m[2] ?? '').trim() } : null;
+}
+
+export const asTick = (text: string): string | null => TICK.exec(text)?.[1]?.trim() ?? null;
+export const asBullet = (text: string): string | null => BULLET.exec(text)?.[1]?.trim() ?? null;
+export const isWritingLine = (text: string): boolean => ONLY_BLANK.test(text);
+export const startsMarked = (text: string): boolean =>
+  asQuestion(text) !== null || asChoice(text) !== null || asTick(text) !== null || asBullet(text) !== null;
+
+/** Several choices on one line, "A. red   B. blue", each by itself; empty where there are not at least two in order. */
+export function choicesInLine(text: string): Marked[] {
+  const pieces = text.split(/(?:^|\s+)(?=[([]?[A-Ha-h][.)\]]\s+\S)/).filter((t) => t.trim() !== '');
+  const choices = pieces.map(asChoice);
+  if (choices.length < 2 || choices.some((c) => c === null)) return [];
+  const marks = choices.map((c) => c?.mark ?? '');
+  const first = marks[0]?.charCodeAt(0) ?? 0;
+  return marks.every((m, i) => m.charCodeAt(0) === first + i) ? (choices as Marked[]) : [];
+}
+
+/** What a heading says of the pages under it. */
+export function audienceOfHeading(text: string): 'key' | 'teacher' | null {
+  const t = text.toLowerCase().replace(/[’']/g, '').trim();
+  if (t.length > 70) return null;
+  if (
+    /\b(answer key|answers?|solutions?|mark(ing)? (scheme|key)|key to)\b/.test(t) &&
+    !/\b(your|the|each|write|choose)\b.*\banswers?\b/.test(t)
+  )
+    return 'key';
+  if (/\b(teachers? (notes?|page|guide|copy)|notes? for (the )?teachers?|for the teacher|lesson plan)\b/.test(t))
+    return 'teacher';
+  return null;
+}
+
+/** The answers a key page gives, by question number. "1 B", "2. crab", "3) 14 limpets", several on a line. */
+export function keysIn(lines: readonly string[]): Map<number, string> {
+  const keys = new Map<number, string>();
+  for (const line of lines) {
+    const several = line
+      .split(/(?:^|[\s,;]+)(?=\d{1,3}\s*[.):\-–]?\s*[A-Ha-h](?:[\s,;]|$))/)
+      .filter((t) => t.trim() !== '');
+    const pairs =
+      several.length > 1 && several.every((t) => /^\d{1,3}\s*[.):\-–]?\s*[A-Ha-h][\s,;]*$/.test(t)) ? several : [line];
+    for (const pair of pairs) {
+      const m = /^\s*(?:question\s*|q\s*)?\(?(\d{1,3})\s*(?:[.):\-–]\s*|\s+)(\S[\s\S]*)$/i.exec(pair);
+      if (m) keys.set(Number(m[1]), (m[2] ?? '').replace(/[,;]\s*$/, '').trim());
+    }
+  }
+  return keys;
+}

@@ -1,0 +1,431 @@
+import { type Audience, freshItem, type Id } from '../activity/block';
+import type { Block, ItemBlock } from '../activity/blocks';
+import { type Rect, rectSchema } from '../activity/parts';
+import { plainWords } from '../work/match-words';
+import { readNumber } from '../work/read-number';
+import {
+  asChoice,
+  asTick,
+  audienceOfHeading,
+  BLANK,
+  choicesInLine,
+  asQuestion,
+  isWritingLine,
+  keysIn,
+  type Marked,
+} from './marks';
+import type { Material, MaterialPage, Part } from './material';
+
+/** One thing the import made of some parts, to be accepted or not. */
+export interface Proposal {
+  readonly id: Id;
+  /** "Question 3: single choice, 4 choices; key B" */
+  readonly says: string;
+  /** Number of the question in the file, if it is one. */
+  readonly number?: number;
+  /** What it becomes when accepted. */
+  readonly block: Block;
+  /** What it becomes otherwise: the words as they stood; null: nothing. */
+  readonly plain: Block | null;
+  /** Where its answer goes on the page's picture. */
+  readonly place?: Rect;
+  readonly keyed: boolean;
+}
+
+export interface ProposedPage {
+  readonly n: number;
+  readonly title: string;
+  readonly audience: Audience;
+  readonly proposals: readonly Proposal[];
+  readonly pictureOnly: boolean;
+}
+
+export interface Proposed {
+  readonly pages: readonly ProposedPage[];
+  /** Question numbers on key pages for which no question was found. */
+  readonly unmatched: readonly number[];
+}
+
+interface Draft {
+  number: number | null;
+  prompt: string;
+  choices: Marked[];
+  ticks: string[];
+  lines: number;
+  box: boolean;
+  /** The parts' own places: where to answer, and where the words stand. */
+  answers: Rect[];
+  words: Rect[];
+  raw: string[];
+}
+
+const LABELS: Partial<Record<Block['kind'], string>> = {
+  'single-choice': 'single choice',
+  'multiple-choice': 'multiple choice',
+  'short-text': 'short text',
+  'long-text': 'long text',
+  number: 'number',
+  gaps: 'gaps',
+  'table-fill': 'table to fill',
+  drawing: 'drawing',
+  steps: 'steps',
+};
+
+/**
+ * What a material could become: numbered questions with their ways to answer, text, tables and pictures, a page each.
+ * Pages headed as answers or as the teacher's are set apart, and their keys go to the questions of the same numbers.
+ */
+export function propose(material: Material, newId: () => Id): Proposed {
+  const audiences = material.pages.map(audienceOf);
+  const keys = keysIn(material.pages.flatMap((p, i) => (audiences[i] === 'key' ? linesOf(p) : [])));
+  const used = new Set<number>();
+  const pages = material.pages.map((page, i): ProposedPage => {
+    const audience = audiences[i] ?? 'learner';
+    const proposals = audience === 'learner' ? readPage(page, keys, used, newId) : plainPage(page, newId);
+    const heading = page.parts.find((p) => p.kind === 'heading');
+    const title = heading?.kind === 'heading' ? heading.text.slice(0, 200) : `Page ${page.n}`;
+    return { n: page.n, title, audience, proposals, pictureOnly: page.pictureOnly ?? false };
+  });
+  return { pages, unmatched: [...keys.keys()].filter((n) => !used.has(n)) };
+}
+
+function audienceOf(page: MaterialPage): Audience {
+  const [first, second] = page.parts.filter((p) => p.kind === 'heading' || p.kind === 'paragraph');
+  for (const p of [first, second]) {
+    const says = p && 'text' in p ? audienceOfHeading(p.text) : null;
+    if (says) return says;
+  }
+  return 'learner';
+}
+
+const linesOf = (page: MaterialPage): string[] =>
+  page.parts.flatMap((p) =>
+    p.kind === 'paragraph'
+      ? (p.marker ? `${p.marker} ${p.text}` : p.text).split('\n')
+      : p.kind === 'table'
+        ? p.rows.map((r) => r.join(' '))
+        : [],
+  );
+
+const text = (id: Id, words: string): Block => ({ id, kind: 'text', audience: 'learner', text: words.slice(0, 20000) });
+
+function contentBlock(p: Part, newId: () => Id): { block: Block; says: string } | null {
+  switch (p.kind) {
+    case 'heading':
+      return {
+        block: { id: newId(), kind: 'heading', audience: 'learner', text: p.text.slice(0, 400), level: p.level },
+        says: 'Heading',
+      };
+    case 'paragraph':
+      return { block: text(newId(), p.marker ? `${p.marker} ${p.text}` : p.text), says: 'Text' };
+    case 'picture':
+      return {
+        block: {
+          id: newId(),
+          kind: 'picture',
+          audience: 'learner',
+          assetId: `picture:${p.picture}`,
+          alt: p.alt.slice(0, 1000),
+        },
+        says: 'Picture',
+      };
+    case 'table': {
+      const rows = p.rows.slice(0, 200).map((r) => ({
+        id: newId(),
+        cells: r.slice(0, 20).map((t) => ({ id: newId(), text: t.slice(0, 1000) })),
+      }));
+      return {
+        block: { id: newId(), kind: 'table', audience: 'learner', caption: '', header: true, rows },
+        says: `Table, ${rows.length} rows`,
+      };
+    }
+    default:
+      return null;
+  }
+}
+
+function plainPage(page: MaterialPage, newId: () => Id): Proposal[] {
+  return page.parts.flatMap((p): Proposal[] => {
+    const made = contentBlock(p, newId);
+    return made ? [{ id: newId(), ...made, plain: null, keyed: false }] : [];
+  });
+}
+
+function readPage(
+  page: MaterialPage,
+  keys: ReadonlyMap<number, string>,
+  used: Set<number>,
+  newId: () => Id,
+): Proposal[] {
+  const out: Proposal[] = [];
+  let draft: Draft | null = null;
+  const flush = () => {
+    if (draft) out.push(finish(draft, keys, used, newId));
+    draft = null;
+  };
+  const begin = (number: number | null, prompt: string, p: Part): Draft => ({
+    number,
+    prompt,
+    choices: [],
+    ticks: [],
+    lines: 0,
+    box: false,
+    answers: [],
+    words: p.box ? [p.box] : [],
+    raw: [],
+  });
+  let lastNumber = 0;
+  for (const p of page.parts) {
+    const d = draft as Draft | null;
+    if (p.kind === 'rule' || p.kind === 'box') {
+      if (d) {
+        if (p.kind === 'rule') d.lines++;
+        else d.box = true;
+        if (p.box) d.answers.push(p.box);
+      }
+      continue;
+    }
+    if (p.kind === 'paragraph') {
+      const whole = p.marker ? `${p.marker} ${p.text}` : p.text;
+      if (isWritingLine(whole)) {
+        if (d) {
+          d.lines += whole.split('\n').length;
+          if (p.box) d.answers.push(p.box);
+        }
+        continue;
+      }
+      const inLine = choicesInLine(whole);
+      const choice = asChoice(whole);
+      const tick = asTick(whole);
+      if (d && (inLine.length || choice || tick !== null)) {
+        if (inLine.length) d.choices.push(...inLine);
+        else if (choice) d.choices.push(choice);
+        else d.ticks.push(tick ?? '');
+        d.raw.push(whole);
+        if (p.box) d.words.push(p.box);
+        continue;
+      }
+      const question = asQuestion(whole);
+      if (question && isNext(Number(question.mark), lastNumber)) {
+        flush();
+        lastNumber = Number(question.mark);
+        const tail = splitTail(question.text);
+        draft = begin(lastNumber, tail.prompt, p);
+        draft.choices.push(...tail.choices);
+        draft.raw.push(whole);
+        continue;
+      }
+      // A few words under a numbered question, before any answer place, are still the question.
+      if (d && d.number !== null && !d.choices.length && !d.lines && p.marker === undefined && whole.length < 300) {
+        d.prompt = `${d.prompt}\n${whole}`.trim();
+        d.raw.push(whole);
+        if (p.box) d.words.push(p.box);
+        continue;
+      }
+      flush();
+      const blanks = [...whole.matchAll(BLANK)].length;
+      if (blanks > 0) {
+        draft = begin(null, whole, p);
+        draft.raw.push(whole);
+        flush();
+        continue;
+      }
+    } else if (
+      p.kind === 'table' &&
+      p.rows.length > 1 &&
+      p.rows.slice(1).some((r) => r.some((c) => c.trim() === '' || isWritingLine(c)))
+    ) {
+      const prompt = d && d.number !== null && !d.choices.length && !d.lines ? d.prompt : '';
+      const number = prompt && d ? d.number : null;
+      if (prompt) draft = null;
+      flush();
+      out.push(tableToFill(p.rows, prompt || 'Fill the table.', number, p.box, newId));
+      continue;
+    }
+    if (p.kind !== 'paragraph') flush();
+    const made = contentBlock(p, newId);
+    if (made) out.push({ id: newId(), ...made, plain: null, keyed: false });
+  }
+  flush();
+  return out;
+}
+
+/** Whether a number goes on the count; a page may begin anywhere, and "3.5 kg" or "2019." are no questions. */
+const isNext = (n: number, last: number): boolean => (last === 0 ? n < 200 : n > last && n <= last + 3);
+
+/** "Is it wet? A. yes B. no" and "Crabs swim. True / False": the choices at a question's end. */
+function splitTail(words: string): { prompt: string; choices: Marked[] } {
+  const either = /^([\s\S]*?)[\s(]*\b(true|yes)\s*(?:\/|or|,)\s*(false|no)\b[)\s.?]*$/i.exec(words);
+  if (either)
+    return {
+      prompt: (either[1] ?? '').trim(),
+      choices: [
+        { mark: 'A', text: either[2] ?? '' },
+        { mark: 'B', text: either[3] ?? '' },
+      ],
+    };
+  const at = words.search(/\s[([]?[Aa][.)\]]\s+\S/);
+  if (at > 0) {
+    const choices = choicesInLine(words.slice(at));
+    if (choices.length) return { prompt: words.slice(0, at).trim(), choices };
+  }
+  return { prompt: words, choices: [] };
+}
+
+function placeOf(d: Draft): Rect | undefined {
+  const rect = (x: number, y: number, w: number, h: number): Rect | undefined => {
+    const made = { x: Math.max(0, x), y: Math.max(0, y), w: Math.min(w, 100 - x), h: Math.min(h, 100 - y) };
+    const checked = rectSchema.safeParse(made);
+    return checked.success ? checked.data : undefined;
+  };
+  if (d.answers.length) {
+    const x = Math.min(...d.answers.map((r) => r.x));
+    const y = Math.min(...d.answers.map((r) => r.y));
+    const right = Math.max(...d.answers.map((r) => r.x + r.w));
+    const low = Math.max(...d.answers.map((r) => r.y + r.h));
+    const above = d.box ? 0 : 3;
+    return rect(x, y - above, right - x, Math.max(3, low - y + above));
+  }
+  if (!d.words.length) return undefined;
+  const y = Math.min(...d.words.map((r) => r.y));
+  const low = Math.max(...d.words.map((r) => r.y + r.h));
+  const right = Math.max(...d.words.map((r) => r.x + r.w));
+  // Beside the words where there is room, else under them.
+  return right < 68 ? rect(right + 2, y, 96 - right - 2, Math.max(3.5, low - y)) : rect(12, low + 0.5, 60, 3.5);
+}
+
+function finish(d: Draft, keys: ReadonlyMap<number, string>, used: Set<number>, newId: () => Id): Proposal {
+  const key = d.number === null ? undefined : keys.get(d.number);
+  const block = itemOf(d, key, newId);
+  const keyed = key !== undefined && isKeyed(block);
+  if (keyed && d.number !== null) used.add(d.number);
+  const how = LABELS[block.kind] ?? block.kind;
+  const many = 'options' in block ? `, ${block.options.length} choices` : '';
+  const place = placeOf(d);
+  return {
+    id: newId(),
+    says: `${d.number === null ? 'A place to answer' : `Question ${d.number}`}: ${how}${many}${keyed ? `; key “${key}”` : ''}`,
+    ...(d.number === null ? {} : { number: d.number }),
+    block,
+    plain: text(newId(), d.raw.join('\n')),
+    ...(place ? { place } : {}),
+    keyed,
+  };
+}
+
+const isKeyed = (b: Block): boolean =>
+  'key' in b && b.key !== null && (typeof b.key === 'number' || b.key.length > 0)
+    ? true
+    : b.kind === 'gaps' && b.gaps.some((g) => g.key.length > 0);
+
+function itemOf(d: Draft, key: string | undefined, newId: () => Id): ItemBlock {
+  const id = newId();
+  const base = { ...freshItem(id), prompt: d.prompt.slice(0, 4000) };
+  if (d.choices.length >= 2) {
+    const options = d.choices.slice(0, 40).map((c) => ({ id: newId(), text: c.text.slice(0, 500), mark: c.mark }));
+    const wanted = key?.split(/\s*(?:,|;|\band\b|&|\/|\s)\s*/i).filter(Boolean) ?? [];
+    const letters = wanted.every((w) => /^[A-Ha-h]$/.test(w)) ? wanted.map((w) => w.toUpperCase()) : [];
+    const right = options.filter((o) =>
+      letters.length ? letters.includes(o.mark) : key !== undefined && plainWords(o.text) === plainWords(key),
+    );
+    const bare = options.map((o) => ({ id: o.id, text: o.text }));
+    if (right.length > 1 || /\b(all that|two|three|several)\b/i.test(d.prompt))
+      return { ...base, kind: 'multiple-choice', options: bare, key: right.map((o) => o.id) };
+    return { ...base, kind: 'single-choice', options: bare, key: right[0]?.id ?? '' };
+  }
+  if (d.ticks.length >= 2) {
+    const options = d.ticks.slice(0, 40).map((t) => ({ id: newId(), text: t.slice(0, 500) }));
+    return { ...base, kind: 'multiple-choice', options, key: [] };
+  }
+  const blanks = [...d.prompt.matchAll(BLANK)];
+  const first = blanks[0];
+  const inside = blanks.length > 1 || (first && first.index + first[0].length < d.prompt.trimEnd().length - 2);
+  if (inside) {
+    const accepted = (key ?? '').split(/\s*[,;]\s*/).filter(Boolean);
+    const gaps = blanks.map((_, i) => ({
+      id: `g${i + 1}`,
+      key: accepted.length === blanks.length || blanks.length === 1 ? [accepted[i] ?? key ?? ''].filter(Boolean) : [],
+      others: [],
+    }));
+    let n = 0;
+    const words = d.prompt.replace(/[{}]/g, '').replace(BLANK, () => `{g${++n}}`);
+    return {
+      ...base,
+      prompt: 'Fill the gaps.',
+      kind: 'gaps',
+      text: words,
+      gaps,
+      mode: 'typed',
+      extra: [],
+      spellingTolerant: true,
+    };
+  }
+  const prompt = d.prompt.replace(BLANK, '').trim().slice(0, 4000);
+  if (d.lines > 1 || (d.box && /\b(write|explain|describe|why)\b/i.test(prompt)))
+    return {
+      ...base,
+      prompt,
+      kind: 'long-text',
+      demand: 'explain',
+      points: 3,
+      key: key ?? '',
+      lines: Math.min(40, Math.max(2, d.lines)),
+    };
+  if (/^\s*draw\b|\bdraw (a|an|the|your)\b/i.test(prompt) && key === undefined)
+    return { ...base, prompt, kind: 'drawing', height: 'middle' };
+  const number = key === undefined ? null : /^([-+]?[\d\s.,/]+?)\s*(\p{L}.*)?$/u.exec(key);
+  const value = number && readNumber(number[1] ?? '', '');
+  if (number && value !== null && value !== undefined)
+    return {
+      ...base,
+      prompt,
+      kind: 'number',
+      demand: 'apply',
+      key: value,
+      tolerance: 0,
+      unit: (number[2] ?? '').slice(0, 30),
+    };
+  if (!first && d.lines === 0 && !d.box && key === undefined)
+    return { ...base, prompt, kind: 'long-text', key: '', lines: 3 };
+  const accepted = (key ?? '')
+    .split(/\s*(?:\/|;|\bor\b)\s*/)
+    .map((k) => k.trim().slice(0, 300))
+    .filter(Boolean);
+  return { ...base, prompt, kind: 'short-text', key: accepted, spellingTolerant: true };
+}
+
+function tableToFill(
+  rows: readonly (readonly string[])[],
+  prompt: string,
+  number: number | null,
+  box: Rect | undefined,
+  newId: () => Id,
+): Proposal {
+  const [head = [], ...rest] = rows;
+  const width = Math.min(12, Math.max(...rows.map((r) => r.length)));
+  const cells = (r: readonly string[]) =>
+    Array.from({ length: width }, (_, i) => {
+      const words = (r[i] ?? '').trim();
+      const blank = words === '' || isWritingLine(words);
+      return { id: newId(), text: blank ? '' : words.slice(0, 500), blank, key: [] };
+    });
+  const block: Block = {
+    ...freshItem(newId()),
+    prompt: prompt.slice(0, 4000),
+    kind: 'table-fill',
+    points: 2,
+    columns: Array.from({ length: width }, (_, i) => ({ id: newId(), text: (head[i] ?? '').slice(0, 300) })),
+    rows: rest.slice(0, 60).map((r) => ({ id: newId(), cells: cells(r) })),
+    spellingTolerant: true,
+  };
+  const made = contentBlock({ kind: 'table', rows }, newId);
+  return {
+    id: newId(),
+    says: `${number === null ? 'A place to answer' : `Question ${number}`}: table to fill, ${rest.length} rows`,
+    ...(number === null ? {} : { number }),
+    block,
+    plain: made?.block ?? null,
+    ...(box ? { place: box } : {}),
+    keyed: false,
+  };
+}
