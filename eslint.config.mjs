@@ -17,7 +17,7 @@ const NOT_IN_CORE = [
   '@lorvet/hub',
 ];
 /** The places people go. They meet in store/, platform/ and ui/ only. */
-const PLACES = ['shelf', 'bench', 'learners', 'handouts', 'desk', 'marking', 'keeping', 'welcome'];
+const PLACES = ['shelf', 'bench', 'bring', 'bank', 'learners', 'handouts', 'desk', 'marking', 'keeping', 'welcome'];
 
 const apart = (places) => ({
   group: places.flatMap((p) => [`../${p}/*`, `../../${p}/*`]),

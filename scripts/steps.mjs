@@ -1,7 +1,7 @@
 // The steps that start, test and the other commands share.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -42,8 +42,25 @@ function* filesIn(path) {
     if (!['node_modules', 'dist', '.angular'].includes(name)) yield* filesIn(join(path, name));
 }
 
+/** Fonts and decoders that pdf.js asks for while it reads: from its package into what is served. */
+export function pdfParts() {
+  const from = join(root, 'node_modules/pdfjs-dist');
+  const to = join(root, 'packages/web/public/pdf');
+  for (const [folder, target, ending] of [
+    ['standard_fonts', 'fonts', /\.(pfb|ttf)$/],
+    ['cmaps', 'cmaps', /\.bcmap$/],
+    ['wasm', 'wasm', /\.(wasm|js)$/],
+  ]) {
+    mkdirSync(join(to, target), { recursive: true });
+    for (const name of readdirSync(join(from, folder)))
+      if (ending.test(name) && !existsSync(join(to, target, name)))
+        copyFileSync(join(from, folder, name), join(to, target, name));
+  }
+}
+
 /** Builds the application and the hub where anything they are made of has changed. */
 export function build() {
+  pdfParts();
   const sources = [
     'package-lock.json',
     'packages/core/src',

@@ -10,6 +10,7 @@ export default {
   moduleNameMapper: {
     '^@lorvet/core$': '<rootDir>/../core/src/index.ts',
     '^@lorvet/core/demo$': '<rootDir>/../core/src/demo/index.ts',
+    '^@lorvet/core/intake$': '<rootDir>/../core/src/intake/index.ts',
     'platform/workers/make-worker$': '<rootDir>/src/app/platform/workers/make-worker.stand-in.ts',
   },
 };

@@ -23,6 +23,9 @@ export { CannotRecord, type InPlace, recordInPlace, type Stamp, withoutAdjustmen
 export { type Adjustment, adjustmentKinds, type AdjustmentKindName, kindOfAdjustment } from './adjust/registry';
 export { type Edit, Sheet } from './adjust/sheet';
 export { proposeWords } from './adjust/word-bank';
+export { assetUses, type AssetCount, countAssets } from './bank/assets';
+export * from './bank/bank';
+export { type ObjectiveList, readCase, readObjectivesCsv } from './bank/objectives';
 export {
   audienceOf,
   type Audience as HandOutAudience,

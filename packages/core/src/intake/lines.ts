@@ -11,7 +11,6 @@ export interface TextItem {
   /** Height of the letters. */
   readonly h: number;
   readonly bold: boolean;
-  readonly rtl: boolean;
 }
 
 /** A drawn line or frame, in points from the top left. */
@@ -45,6 +44,15 @@ interface Line {
 
 const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0;
 
+const RTL = /[\u0590-\u08FF\uFB1D-\uFDFF\uFE70-\uFEFC]/g;
+const LTR = /[A-Za-z\u00C0-\u024F\u0370-\u058F]/g;
+
+/** Whether a line is read from the right: by its letters, for not every file says so. */
+function isRtl(items: readonly TextItem[]): boolean {
+  const text = items.map((i) => i.text).join('');
+  return (text.match(RTL)?.length ?? 0) > (text.match(LTR)?.length ?? 0);
+}
+
 /** Joins items of one baseline that are near each other; a wide gap parts columns. */
 function linesOf(items: readonly TextItem[]): Line[] {
   const sorted = [...items].filter((i) => i.text.trim() !== '').sort((a, b) => a.y - b.y || a.x - b.x);
@@ -58,6 +66,10 @@ function linesOf(items: readonly TextItem[]): Line[] {
     if (row) row.push(item);
     else rows.push([item]);
   }
+  const starts = new Map<number, number>();
+  for (const i of sorted) starts.set(Math.round(i.x), (starts.get(Math.round(i.x)) ?? 0) + 1);
+  const isColumnStart = (i: TextItem) =>
+    [-1, 0, 1].reduce((n, by) => n + (starts.get(Math.round(i.x) + by) ?? 0), 0) >= 5;
   return rows.flatMap((row) => {
     const lines: Line[] = [];
     const across = [...row].sort((a, b) => a.x - b.x);
@@ -65,7 +77,7 @@ function linesOf(items: readonly TextItem[]): Line[] {
     const close = () => {
       const [first] = now;
       if (!first) return;
-      const rtl = now.filter((i) => i.rtl).length > now.length / 2;
+      const rtl = isRtl(now);
       const order = rtl ? [...now].sort((a, b) => b.x - a.x) : now;
       let words = '';
       order.forEach((item, i) => {
@@ -75,7 +87,7 @@ function linesOf(items: readonly TextItem[]): Line[] {
           before && gap > item.h * 0.18 && !/\s$/.test(words) && !/^\s/.test(item.text) ? ` ${item.text}` : item.text;
       });
       lines.push({
-        text: words.replace(/\s+/g, ' ').trim(),
+        text: upright(words.replace(/\s+/g, ' ').trim(), rtl),
         x: first.x,
         y: Math.min(...now.map((i) => i.y)),
         right: Math.max(...now.map((i) => i.x + i.w)),
@@ -88,7 +100,10 @@ function linesOf(items: readonly TextItem[]): Line[] {
     };
     for (const item of across) {
       const last = now.at(-1);
-      if (last && item.x - (last.x + last.w) > Math.max(item.h, last.h) * 2.2) close();
+      const gap = last ? item.x - (last.x + last.w) : 0;
+      const height = Math.max(item.h, last?.h ?? 0);
+      // A narrower gap parts columns too where many lines begin at the same place.
+      if (last && (gap > height * 1.3 || (gap > height * 0.35 && isColumnStart(item)))) close();
       now.push(item);
     }
     close();
@@ -96,12 +111,16 @@ function linesOf(items: readonly TextItem[]): Line[] {
   });
 }
 
+/** A sentence's end belongs behind it, on whichever side that is: some files store it as it is seen. */
+const upright = (text: string, rtl: boolean): string =>
+  rtl ? text.replace(/^([.,:;!?…]+)\s*(\S[\s\S]*)$/u, '$2$1') : text;
+
 /** The x of a gutter that parts the lines into two columns of some length, if there is one. */
 function gutter(lines: readonly Line[], pageWidth: number): number | null {
   const least = 4;
   const edges = [...new Set(lines.map((l) => l.x))].sort((a, b) => a - b);
   for (const x of edges) {
-    const left = lines.filter((l) => l.right < x - pageWidth * 0.015);
+    const left = lines.filter((l) => l.right < x - pageWidth * 0.006);
     const right = lines.filter((l) => l.x >= x - 0.5);
     if (left.length + right.length !== lines.length || left.length < least || right.length < least) continue;
     // Both sides must stand beside each other for most of their height, and be more than labels.
@@ -137,11 +156,12 @@ function readingOrder(lines: readonly Line[], pageWidth: number, depth = 0): Lin
   // Lines of one height are one line: from the left, or from the right where that is how it is read.
   const rtl = lines.filter((l) => l.rtl).length > lines.length / 2;
   const out: Line[] = [];
-  for (let i = 0; i < sorted.length;) {
-    const first = sorted[i] as Line;
-    const row = sorted.slice(i).filter((l) => l.y + (l.low - l.y) / 2 < first.low);
-    out.push(...row.sort((a, b) => (rtl ? b.x - a.x : a.x - b.x)));
-    i += row.length;
+  let rest = sorted;
+  for (let first = rest[0]; first; first = rest[0]) {
+    const top = first;
+    const inRow = (l: Line) => l === top || l.y + (l.low - l.y) / 2 < top.low;
+    out.push(...rest.filter(inRow).sort((a, b) => (rtl ? b.x - a.x : a.x - b.x)));
+    rest = rest.filter((l) => !inRow(l));
   }
   return out;
 }
@@ -278,6 +298,8 @@ function isHeading(l: Line, body: number): boolean {
 function goesOn(last: Line, l: Line, all: readonly Line[], body: number): boolean {
   if (startsMarked(l.text) || isWritingLine(l.text) || isWritingLine(last.text)) return false;
   if (Math.abs(l.size - last.size) > body * 0.15) return false;
+  // At the foot of a column a sentence goes on at the head of the next.
+  if (l.low < last.y) return !/[.?!:…]$/.test(last.text);
   const gap = l.y - last.low;
   if (gap > l.size * 0.85 || gap < -l.size) return Math.abs(l.y - last.y) < l.size * 0.5;
   const column = all.filter((o) => !o.rule && !o.frame && Math.abs(o.x - last.x) < 40);

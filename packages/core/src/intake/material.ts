@@ -10,6 +10,8 @@ export type Part = Stood &
   (
     | { readonly kind: 'heading'; readonly text: string; readonly level: 1 | 2 }
     | { readonly kind: 'paragraph'; readonly text: string; readonly marker?: string }
+    /** Entries with bullets before them. */
+    | { readonly kind: 'list'; readonly items: readonly string[] }
     /** A table; cells in rows, an empty cell is an empty text. */
     | { readonly kind: 'table'; readonly rows: readonly (readonly string[])[] }
     /** A picture by its place in the material's list of pictures. */

@@ -4,6 +4,7 @@ import { type Rect, rectSchema } from '../activity/parts';
 import { plainWords } from '../work/match-words';
 import { readNumber } from '../work/read-number';
 import {
+  asBullet,
   asChoice,
   asTick,
   audienceOfHeading,
@@ -89,6 +90,24 @@ export function propose(material: Material, newId: () => Id): Proposed {
   return { pages, unmatched: [...keys.keys()].filter((n) => !used.has(n)) };
 }
 
+/** A document that is not laid out in pages is parted where its answers or the teacher's notes begin. */
+export function setApart(material: Material): Material {
+  const pages: MaterialPage[] = [];
+  for (const page of material.pages) {
+    let parts: Part[] = [];
+    const close = () => {
+      if (parts.length) pages.push({ ...page, n: pages.length + 1, parts });
+      parts = [];
+    };
+    for (const p of page.parts) {
+      if (p.kind === 'heading' && audienceOfHeading(p.text)) close();
+      parts.push(p);
+    }
+    close();
+  }
+  return pages.length ? { ...material, pages } : material;
+}
+
 function audienceOf(page: MaterialPage): Audience {
   const [first, second] = page.parts.filter((p) => p.kind === 'heading' || p.kind === 'paragraph');
   for (const p of [first, second]) {
@@ -118,6 +137,8 @@ function contentBlock(p: Part, newId: () => Id): { block: Block; says: string } 
       };
     case 'paragraph':
       return { block: text(newId(), p.marker ? `${p.marker} ${p.text}` : p.text), says: 'Text' };
+    case 'list':
+      return { block: text(newId(), p.items.map((i) => `- ${i}`).join('\n')), says: `List, ${p.items.length} entries` };
     case 'picture':
       return {
         block: {
@@ -145,10 +166,24 @@ function contentBlock(p: Part, newId: () => Id): { block: Block; says: string } 
 }
 
 function plainPage(page: MaterialPage, newId: () => Id): Proposal[] {
-  return page.parts.flatMap((p): Proposal[] => {
+  return withLists(page.parts).flatMap((p): Proposal[] => {
     const made = contentBlock(p, newId);
     return made ? [{ id: newId(), ...made, plain: null, keyed: false }] : [];
   });
+}
+
+/** Bulleted paragraphs that follow each other, as one list. */
+function withLists(parts: readonly Part[]): Part[] {
+  const out: Part[] = [];
+  for (const p of parts) {
+    const item =
+      p.kind !== 'paragraph' ? null : p.marker === '•' ? p.text : p.marker === undefined ? asBullet(p.text) : null;
+    const last = out.at(-1);
+    if (item === null) out.push(p);
+    else if (last?.kind === 'list') out[out.length - 1] = { ...last, items: [...last.items, item] };
+    else out.push({ kind: 'list', items: [item], ...(p.box ? { box: p.box } : {}) });
+  }
+  return out;
 }
 
 function readPage(
@@ -175,8 +210,14 @@ function readPage(
     raw: [],
   });
   let lastNumber = 0;
-  for (const p of page.parts) {
+  for (const p of withLists(page.parts)) {
     const d = draft as Draft | null;
+    // Bullets right under a numbered question are its choices.
+    if (p.kind === 'list' && d && d.number !== null && p.items.length > 1 && !d.choices.length && !d.lines) {
+      d.choices.push(...p.items.map((t, i) => ({ mark: 'ABCDEFGH'[i] ?? '', text: t })));
+      d.raw.push(...p.items);
+      continue;
+    }
     if (p.kind === 'rule' || p.kind === 'box') {
       if (d) {
         if (p.kind === 'rule') d.lines++;
@@ -211,12 +252,14 @@ function readPage(
         lastNumber = Number(question.mark);
         const tail = splitTail(question.text);
         draft = begin(lastNumber, tail.prompt, p);
+        const blank = blankAt(whole, p.box);
+        if (blank) draft.answers.push(blank);
         draft.choices.push(...tail.choices);
         draft.raw.push(whole);
         continue;
       }
       // A few words under a numbered question, before any answer place, are still the question.
-      if (d && d.number !== null && !d.choices.length && !d.lines && p.marker === undefined && whole.length < 300) {
+      if (d && d.number !== null && !d.choices.length && p.marker === undefined && goesOn(d, whole, p.box)) {
         d.prompt = `${d.prompt}\n${whole}`.trim();
         d.raw.push(whole);
         if (p.box) d.words.push(p.box);
@@ -250,6 +293,24 @@ function readPage(
   return out;
 }
 
+/** Whether words under a question are still the question: close below it, and it has no place to answer yet. */
+function goesOn(d: Draft, words: string, box: Rect | undefined): boolean {
+  if (d.lines > 0 || d.box || d.answers.length > 0 || words.length > 300 || ENDS_BLANK.test(d.prompt)) return false;
+  const last = d.words.at(-1);
+  return !box || !last || box.y - (last.y + last.h) < 1.2;
+}
+
+const ENDS_BLANK = /(?:_{3,}|\.{5,}|…{2,})\s*$/;
+
+/** Where the blank at the end of a line stands, by its share of the line. */
+function blankAt(words: string, box: Rect | undefined): Rect | undefined {
+  const at = words.search(ENDS_BLANK);
+  if (!box || at < 0 || box.h > 2.6) return undefined;
+  const x = box.x + (box.w * at) / words.length;
+  const made = rectSchema.safeParse({ x, y: box.y + box.h, w: box.x + box.w - x, h: 0.5 });
+  return made.success ? made.data : undefined;
+}
+
 /** Whether a number goes on the count; a page may begin anywhere, and "3.5 kg" or "2019." are no questions. */
 const isNext = (n: number, last: number): boolean => (last === 0 ? n < 200 : n > last && n <= last + 3);
 
@@ -274,7 +335,13 @@ function splitTail(words: string): { prompt: string; choices: Marked[] } {
 
 function placeOf(d: Draft): Rect | undefined {
   const rect = (x: number, y: number, w: number, h: number): Rect | undefined => {
-    const made = { x: Math.max(0, x), y: Math.max(0, y), w: Math.min(w, 100 - x), h: Math.min(h, 100 - y) };
+    const two = (n: number) => Math.round(n * 100) / 100;
+    const made = {
+      x: two(Math.max(0, x)),
+      y: two(Math.max(0, y)),
+      w: two(Math.min(w, 100 - x)),
+      h: two(Math.min(h, 100 - y)),
+    };
     const checked = rectSchema.safeParse(made);
     return checked.success ? checked.data : undefined;
   };
@@ -287,9 +354,10 @@ function placeOf(d: Draft): Rect | undefined {
     return rect(x, y - above, right - x, Math.max(3, low - y + above));
   }
   if (!d.words.length) return undefined;
-  const y = Math.min(...d.words.map((r) => r.y));
-  const low = Math.max(...d.words.map((r) => r.y + r.h));
-  const right = Math.max(...d.words.map((r) => r.x + r.w));
+  const own = d.choices.length && d.words.length > 1 ? d.words.slice(1) : d.words;
+  const y = Math.min(...own.map((r) => r.y));
+  const low = Math.max(...own.map((r) => r.y + r.h));
+  const right = Math.max(...own.map((r) => r.x + r.w));
   // Beside the words where there is room, else under them.
   return right < 68 ? rect(right + 2, y, 96 - right - 2, Math.max(3.5, low - y)) : rect(12, low + 0.5, 60, 3.5);
 }

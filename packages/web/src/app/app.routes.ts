@@ -42,6 +42,16 @@ export const routes: Routes = [
         loadComponent: () => import('./bench/bench').then((m) => m.Bench),
       },
       {
+        path: 'bring-in',
+        title: 'Bring in – Lorvet',
+        loadComponent: () => import('./bring/bring').then((m) => m.Bring),
+      },
+      {
+        path: 'bank',
+        title: 'Bank – Lorvet',
+        loadComponent: () => import('./bank/bank').then((m) => m.Bank),
+      },
+      {
         path: 'learners',
         title: 'Learners – Lorvet',
         loadComponent: () => import('./learners/learners').then((m) => m.Learners),

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { Keeper } from './platform/keeper';
+import { StorageRoom } from './platform/storage-room';
 import { isTyping } from './ui/keys';
 import { WorkspaceStore } from './store/workspace';
 
@@ -23,6 +24,9 @@ const THEME = 'lorvet-theme';
         }
       </nav>
       <span class="grow"></span>
+      @if (room.state()?.warn) {
+        <a class="tag madder" routerLink="/keeping">storage nearly full</a>
+      }
       <span class="small kept" role="status">{{ keeper.saved() ? 'All kept' : 'Keeping …' }}</span>
       <button
         class="btn quiet icon"
@@ -157,10 +161,12 @@ const THEME = 'lorvet-theme';
 export class Frame {
   protected readonly work = inject(WorkspaceStore);
   protected readonly keeper = inject(Keeper);
+  protected readonly room = inject(StorageRoom);
   protected readonly dark = signal(document.documentElement.classList.contains('dark'));
   protected readonly places = [
     { path: '/shelf', name: 'Shelf' },
     { path: '/bench', name: 'Bench' },
+    { path: '/bank', name: 'Bank' },
     { path: '/learners', name: 'Learners' },
     { path: '/hand-outs', name: 'Hand-outs' },
     { path: '/marking', name: 'Marking' },
@@ -168,6 +174,7 @@ export class Frame {
   ];
 
   constructor() {
+    void this.room.measure();
     const wanted =
       localStorage.getItem(THEME) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
     this.show(wanted === 'dark');

@@ -5,6 +5,7 @@ import { audioBlock } from './audio';
 import { contentsList } from './contents';
 import { dailyNote } from './daily-note';
 import { divider } from './divider';
+import { documentBlock } from './document';
 import { drawing } from './drawing';
 import { familyNote } from './family-note';
 import { gapParts, gapsBlock } from './gaps';
@@ -50,6 +51,7 @@ export const blockKinds = {
   audio: audioBlock,
   video: videoBlock,
   link,
+  document: documentBlock,
   vocabulary,
   'word-bank': wordBankBlock,
   'worked-example': workedExample,

@@ -42,7 +42,7 @@ export const tidy = (text: string): string =>
 export const xml = (text: string): string =>
   text
     // Characters that XML 1.0 cannot hold at all.
-     
+
     .replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g, '')
     .replace(/&/g, '&amp;')
     .replace(/</g, '&lt;')

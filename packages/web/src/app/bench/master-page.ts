@@ -23,6 +23,7 @@ import { isTyping } from '../ui/keys';
 import { Notice } from '../ui/notice';
 import { PageMarkView } from '../ui/page-mark';
 import { Words } from '../ui/words';
+import { AnswerSheet } from './answer-sheet';
 import { BenchBlock } from './bench-block';
 import { BenchView, nameOf, numbersOf } from './bench-view';
 import { FIRST_KINDS, KIND_GROUPS } from './kind-groups';
@@ -33,6 +34,7 @@ import { moveBlock, placeBlock, withoutBlock, withPage } from './master-edits';
 @Component({
   selector: 'lv-master-page',
   imports: [
+    AnswerSheet,
     BenchBlock,
     PageLayout,
     PageMarkView,
@@ -57,6 +59,7 @@ export class MasterPage {
   protected readonly groups = KIND_GROUPS;
   protected readonly templates = computed(() => listOf(this.view.work.templates()));
   protected readonly announced = signal('');
+  protected readonly sheetOpen = signal(false);
   protected readonly numbers = computed(() => {
     const master = this.view.master();
     return master ? numbersOf(master) : new Map<Id, number>();

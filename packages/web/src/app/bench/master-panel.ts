@@ -3,11 +3,12 @@ import { type Block, DEMANDS, findBlock, isItem, type ItemBlock, listOf, measure
 import { LucideDynamicIcon } from '@lucide/angular';
 import { BenchView, nameOf, numbersOf } from './bench-view';
 import { MeasuresTable } from './measures-table';
+import { QtiOut } from './qti-out';
 
 /** Beside the master: what the chosen item is for, where it is used; else what the activity is for. */
 @Component({
   selector: 'lv-master-panel',
-  imports: [MeasuresTable, LucideDynamicIcon],
+  imports: [MeasuresTable, QtiOut, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.master(); as master) {
@@ -139,8 +140,24 @@ import { MeasuresTable } from './measures-table';
                 /><button class="btn" type="submit">Add</button>
               </form>
             </li>
+            @if (listed().length) {
+              <li>
+                <select
+                  class="input"
+                  #l
+                  aria-label="Take an objective from your list"
+                  (change)="takeListed(l.value); l.value = ''"
+                >
+                  <option value="">From your list …</option>
+                  @for (o of listed(); track o.id) {
+                    <option [value]="o.id">{{ o.code }} {{ o.text }}</option>
+                  }
+                </select>
+              </li>
+            }
           </ul>
           <lv-measures-table [master]="measures()" />
+          <lv-qti-out />
         }
       </div>
     }
@@ -232,6 +249,22 @@ export class MasterPanel {
       }),
       'objectives',
     );
+  }
+
+  /** Those of the teacher's list that this activity does not name yet. */
+  protected readonly listed = computed(() => {
+    const here = new Set(this.view.master()?.objectives.map((o) => o.id));
+    return listOf(this.view.work.objectives()).filter((o) => !here.has(o.id));
+  });
+
+  /** An objective keeps its id, so that it is one and the same in every activity. */
+  protected takeListed(id: string): void {
+    const objective = this.view.work.objectives()[id];
+    if (objective)
+      this.view.changeMaster(
+        (c) => ({ ...c, objectives: [...c.objectives, { id: objective.id, text: objective.text }] }),
+        'objectives',
+      );
   }
 
   protected addObjective(text: string): void {

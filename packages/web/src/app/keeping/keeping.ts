@@ -3,11 +3,13 @@ import { COLLECTIONS, emptyWorkspace, type Workspace } from '@lorvet/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { Backup } from '../platform/backup';
 import { Clock } from '../platform/clock';
-import { download } from '../platform/files';
+import { download } from '../platform/download';
 import { Keeper, type SetAside } from '../platform/keeper';
 import { KeepingActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { Devices } from '../platform/devices';
 import { Notice } from '../ui/notice';
+import { Storage } from './storage';
 
 interface Reading {
   readonly name: string;
@@ -22,7 +24,7 @@ const counted = (w: Workspace) =>
 /** The whole workspace out as a file and in again, and what could not be read. */
 @Component({
   selector: 'lv-keeping',
-  imports: [LucideDynamicIcon],
+  imports: [LucideDynamicIcon, Storage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './keeping.html',
   styles: `
@@ -46,6 +48,7 @@ const counted = (w: Workspace) =>
 export class Keeping {
   protected readonly work = inject(WorkspaceStore);
   protected readonly keeper = inject(Keeper);
+  protected readonly devices = inject(Devices);
   private readonly backup = inject(Backup);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);

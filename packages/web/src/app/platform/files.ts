@@ -1,15 +1,5 @@
 import { type Asset, ASSET_MIMES, base64 } from '@lorvet/core';
 
-/** Hands a file to the browser to keep. */
-export function download(blob: Blob, name: string): void {
-  const url = URL.createObjectURL(blob);
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
-}
-
 export type Taken = Asset | { problem: string };
 
 /** A larger picture is made smaller on the way in: enough for print at full page width. */

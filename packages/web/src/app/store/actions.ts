@@ -11,6 +11,7 @@ import type {
   InPlace,
   Judgement,
   Learner,
+  ListedObjective,
   SchoolClass,
   Response,
   Template,
@@ -59,6 +60,17 @@ export const BenchActions = createActionGroup({
     'Picture added': props<{ asset: Asset }>(),
     'Template kept': props<{ template: Template }>(),
     'Template removed': props<{ id: Id; name: string }>(),
+  },
+});
+
+export const BringActions = createActionGroup({
+  source: 'Bring in',
+  events: {
+    'Made master': props<{ family: Family; assets: readonly Asset[]; label: string }>(),
+    'Added to master': props<{ familyId: Id; content: Content; assets: readonly Asset[]; label: string }>(),
+    'Objectives listed': props<{ objectives: readonly ListedObjective[]; label: string }>(),
+    'Objective removed': props<{ id: Id }>(),
+    'Assets cleared': props<{ ids: readonly Id[] }>(),
   },
 });
 

@@ -20,6 +20,7 @@ import type { Action, ActionCreator } from '@ngrx/store';
 import { type Draft, original } from 'immer';
 import {
   BenchActions,
+  BringActions,
   DeskActions,
   HandOutActions,
   KeepingActions,
@@ -190,6 +191,39 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: (a) => `remove template “${a.name}”`,
   }),
   edit(BenchActions.pictureAdded, { run: (doc, { asset }) => put(doc, 'assets', asset) }),
+
+  edit(BringActions.madeMaster, {
+    run: (doc, { family, assets }) => {
+      put(doc, 'families', family);
+      for (const asset of assets) put(doc, 'assets', asset);
+    },
+    label: (a) => a.label,
+  }),
+  edit(BringActions.addedToMaster, {
+    run: (doc, { familyId, content, assets }) => {
+      changeFamily(doc, familyId, (f) => ({ ...f, draft: content }));
+      for (const asset of assets) put(doc, 'assets', asset);
+    },
+    label: (a) => a.label,
+  }),
+  edit(BringActions.objectivesListed, {
+    run: (doc, { objectives }) => {
+      for (const o of objectives) put(doc, 'objectives', o);
+    },
+    label: (a) => a.label,
+  }),
+  edit(BringActions.objectiveRemoved, {
+    run: (doc, { id }) => {
+      delete doc.objectives[id];
+    },
+    label: () => 'take an objective off the list',
+  }),
+  edit(BringActions.assetsCleared, {
+    run: (doc, { ids }) => {
+      for (const id of ids) delete doc.assets[id];
+    },
+    label: (a) => `clear ${a.ids.length} unused files`,
+  }),
 
   edit(LearnersActions.learnerSaved, {
     run: (doc, { learner, classId, groupIds }) => {

@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { type BlockKind, idSchema } from '../../block';
+import { type BlockKind, idSchema, sourceSchema } from '../../block';
 
 const schema = z.object({
   id: idSchema,
   kind: z.literal('teacher-note'),
   audience: z.literal('teacher').default('teacher'),
+  source: sourceSchema.optional(),
   text: z.string().max(20000),
 });
 type TeacherNote = z.infer<typeof schema>;

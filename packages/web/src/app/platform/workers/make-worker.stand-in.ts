@@ -1,4 +1,7 @@
 /** For unit tests, where no worker can run. */
-export const makeBackupWorker = (): Worker => {
+const none = (): Worker => {
   throw new Error('No worker runs in unit tests.');
 };
+export const makeBackupWorker = none;
+export const makeIntakeWorker = none;
+export const makeSearchWorker = none;

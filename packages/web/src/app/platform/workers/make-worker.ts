@@ -1,3 +1,7 @@
-/** The one place where the worker's file is named, so that tests can put a stand-in in its place. */
+/** The one place where the workers' files are named, so that tests can put a stand-in in their place. */
 export const makeBackupWorker = (): Worker =>
   new Worker(new URL('./backup.worker', import.meta.url), { type: 'module' });
+export const makeIntakeWorker = (): Worker =>
+  new Worker(new URL('./intake.worker', import.meta.url), { type: 'module' });
+export const makeSearchWorker = (): Worker =>
+  new Worker(new URL('./search.worker', import.meta.url), { type: 'module' });

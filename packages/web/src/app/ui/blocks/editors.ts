@@ -3,6 +3,7 @@ import type { BlockKindName } from '@lorvet/core';
 import { AudioEditor } from './audio/editor';
 import { ContentsEditor } from './contents/editor';
 import { DailyNoteEditor } from './daily-note/editor';
+import { DocumentEditor } from './document/editor';
 import { DrawingEditor } from './drawing/editor';
 import { FamilyNoteEditor } from './family-note/editor';
 import { GapsEditor } from './gaps/editor';
@@ -49,6 +50,7 @@ export const EDITOR_PARTS: { readonly [K in Exclude<BlockKindName, Plain>]: Type
   video: VideoEditor,
   instruction: InstructionEditor,
   link: LinkEditor,
+  document: DocumentEditor,
   vocabulary: VocabularyEditor,
   'worked-example': WorkedExampleEditor,
   contents: ContentsEditor,

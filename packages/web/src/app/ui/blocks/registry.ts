@@ -4,6 +4,7 @@ import { AudioDesk } from './audio/desk';
 import { ContentsDesk } from './contents/desk';
 import { DailyNoteDesk } from './daily-note/desk';
 import { DividerDesk } from './divider/desk';
+import { DocumentDesk } from './document/desk';
 import { DrawingDesk } from './drawing/desk';
 import { FamilyNoteDesk } from './family-note/desk';
 import { GapsDesk } from './gaps/desk';
@@ -48,6 +49,7 @@ export const DESK_PARTS: { readonly [K in LearnerBlock['kind']]: Type<unknown> }
   audio: AudioDesk,
   video: VideoDesk,
   link: LinkDesk,
+  document: DocumentDesk,
   vocabulary: VocabularyDesk,
   'word-bank': WordBankDesk,
   'worked-example': WorkedExampleDesk,

@@ -1,0 +1,14 @@
+export * from './accept';
+export * from './answer-sheet';
+export { type FoundPicture, readHtml } from './html';
+export { type DrawnShape, type LaidOutPage, readLaidOut, type TextItem } from './lines';
+export type { Material, MaterialPage, Part } from './material';
+export { propose, type Proposal, setApart, type Proposed, type ProposedPage } from './propose';
+export * from './question-list';
+export {
+  type QtiReading,
+  readQtiPackage,
+  writeQtiPackage,
+  type PictureFile,
+  type QtiWriting,
+} from '../formats/qti/package';

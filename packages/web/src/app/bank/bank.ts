@@ -1,0 +1,180 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { LucideDynamicIcon } from '@lucide/angular';
+import {
+  type BankEntry,
+  type Content,
+  type Family,
+  FAMILY_FORMAT,
+  findBlock,
+  forLearner,
+  type LearnerBlock,
+  latest,
+  listOf,
+  objectiveCoverage,
+  pickFromBank,
+  withPicked,
+} from '@lorvet/core';
+import { BankSearch } from '../platform/bank-search';
+import { Clock } from '../platform/clock';
+import type { BankFilter } from '../platform/workers/search.worker';
+import { BringActions } from '../store/actions';
+import { WorkspaceStore } from '../store/workspace';
+import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { Notice } from '../ui/notice';
+import { ObjectiveList } from './objective-list';
+
+const NO_FILTER: BankFilter = { subject: '', ages: '', objective: '', kind: '', source: '' };
+const PAUSE_MS = 120;
+
+/** All activities as one bank: searched as you type, picked across activities, put into a master with the sources kept. */
+@Component({
+  selector: 'lv-bank',
+  imports: [LearnerBlockView, ObjectiveList, LucideDynamicIcon, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './bank.html',
+  styleUrl: './bank.css',
+})
+export class Bank {
+  /** The master to put things into; a new one where none is named. */
+  readonly into = input<string>();
+  private readonly work = inject(WorkspaceStore);
+  private readonly search = inject(BankSearch);
+  private readonly clock = inject(Clock);
+  private readonly notice = inject(Notice);
+  private readonly router = inject(Router);
+
+  protected readonly query = signal('');
+  protected readonly filter = signal<BankFilter>(NO_FILTER);
+  protected readonly choices = signal<Record<keyof BankFilter, string[]> | null>(null);
+  protected readonly found = signal<readonly BankEntry[]>([]);
+  protected readonly total = signal(0);
+  protected readonly picked = signal<readonly BankEntry[]>([]);
+  protected readonly target = signal<string | null>(null);
+  protected readonly afterPage = signal<string>('');
+  protected readonly title = signal('');
+  protected readonly view = signal<'things' | 'objectives'>('things');
+  protected readonly filters: readonly { key: keyof BankFilter; label: string; any: string }[] = [
+    { key: 'kind', label: 'Kind', any: 'any kind' },
+    { key: 'subject', label: 'Subject', any: 'any subject' },
+    { key: 'ages', label: 'Ages', any: 'any ages' },
+    { key: 'objective', label: 'Objective', any: 'any objective' },
+    { key: 'source', label: 'Source', any: 'any source' },
+  ];
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  protected readonly families = computed(() =>
+    listOf(this.work.families()).map((f) => ({ id: f.id, title: latest(f).content.title })),
+  );
+  protected readonly where = computed(() => this.target() ?? this.into() ?? '');
+  protected readonly master = computed<Content | null>(() => {
+    const family = this.work.families()[this.where()];
+    return family ? (family.draft ?? latest(family).content) : null;
+  });
+  /** What the master asks already, and what it would ask with what is picked. */
+  protected readonly coverage = computed(() => {
+    const master = this.master();
+    if (!master) return [];
+    const now = objectiveCoverage(master);
+    const then = objectiveCoverage(withPicked(master, this.picks(), null, () => 'x'));
+    return then.map((o) => ({ ...o, before: now.find((n) => n.id === o.id)?.items ?? 0 }));
+  });
+  protected readonly shown = computed(() =>
+    this.found().map((e) => ({ ...e, on: this.picked().some((p) => p.id === e.id), blocks: this.blocksOf(e) })),
+  );
+
+  constructor() {
+    this.search.forget();
+    effect(() => {
+      const families = this.work.families();
+      untracked(() => void this.fill(families));
+    });
+  }
+
+  protected typed(query: string): void {
+    this.query.set(query);
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.find(), PAUSE_MS);
+  }
+
+  protected narrow(key: keyof BankFilter, value: string): void {
+    this.filter.set({ ...this.filter(), [key]: value });
+    void this.find();
+  }
+
+  protected toggle(entry: BankEntry): void {
+    const others = this.picked().filter((p) => p.id !== entry.id);
+    this.picked.set(others.length < this.picked().length ? others : [...this.picked(), entry]);
+  }
+
+  protected take(): void {
+    const picked = this.picks();
+    const newId = () => this.clock.newId();
+    const n = this.picked().length;
+    const master = this.master();
+    const label = `${n} from the bank`;
+    let id = this.where();
+    if (master) {
+      const content = withPicked(master, picked, this.afterPage() || null, newId);
+      this.work.dispatch(BringActions.addedToMaster({ familyId: id, content, assets: [], label }));
+    } else {
+      const stamp = this.work.stamp(1);
+      id = stamp.ids[0] ?? newId();
+      const empty: Content = {
+        title: this.title().trim() || 'From the bank',
+        subject: '',
+        ages: '',
+        objectives: [],
+        pages: [],
+      };
+      const content = withPicked(empty, picked, null, newId);
+      const family: Family = {
+        format: FAMILY_FORMAT,
+        id,
+        createdAt: stamp.at,
+        revisions: [{ n: 1, at: stamp.at, author: stamp.author, note: 'From the bank', content }],
+        versions: [],
+      };
+      this.work.dispatch(BringActions.madeMaster({ family, assets: [], label }));
+    }
+    this.picked.set([]);
+    this.notice.done(`${n} thing${n === 1 ? '' : 's'} put in, sources kept`, 'One undo takes them out again.');
+    void this.router.navigate(['/bench', id]);
+  }
+
+  private picks() {
+    return pickFromBank(
+      this.work.families(),
+      this.picked().map((p) => p.id),
+      () => this.clock.newId(),
+    );
+  }
+
+  private async fill(families: Readonly<Record<string, Family>>): Promise<void> {
+    const filled = await this.search.fill(families);
+    if (filled) this.choices.set(filled.choices);
+    await this.find();
+  }
+
+  private async find(): Promise<void> {
+    const asked = this.query();
+    const { entries, total } = await this.search.search(asked, this.filter());
+    // A slower answer to an earlier question is not shown over a newer one.
+    if (asked !== this.query()) return;
+    this.found.set(entries);
+    this.total.set(total);
+  }
+
+  private blocksOf(e: BankEntry): LearnerBlock[] {
+    const family = this.work.families()[e.familyId];
+    const content = family && latest(family).content;
+    if (!content) return [];
+    const block = e.blockId ? findBlock(content, e.blockId)?.block : undefined;
+    const blocks = e.blockId
+      ? block
+        ? [block]
+        : []
+      : (content.pages.find((p) => p.id === e.pageId)?.blocks.slice(0, 4) ?? []);
+    return blocks.filter((b) => b.audience === 'learner').map(forLearner);
+  }
+}

@@ -1,0 +1,185 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { latest, type ListedObjective, listOf, Problem, readCase, readObjectivesCsv } from '@lorvet/core';
+import { Clock } from '../platform/clock';
+import { BringActions } from '../store/actions';
+import { WorkspaceStore } from '../store/workspace';
+import { Notice } from '../ui/notice';
+
+const MOST_SHOWN = 300;
+
+/** The teacher's list of objectives: typed, or taken from a CSV list or a CASE framework; with how often each is asked. */
+@Component({
+  selector: 'lv-objective-list',
+  imports: [LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row">
+      <h2 class="grow">Objectives</h2>
+      <label class="btn"
+        ><svg lucideIcon="upload"></svg>From a file (CSV or CASE)
+        <input
+          #f
+          class="sr"
+          type="file"
+          accept=".csv,.tsv,.json,application/json,text/csv"
+          (change)="take(f.files?.[0]); f.value = ''"
+      /></label>
+    </div>
+    <form class="row" (submit)="$event.preventDefault(); add(code.value, text.value); code.value = text.value = ''">
+      <input class="input code" #code maxlength="60" aria-label="Code" placeholder="code" />
+      <input class="input grow" #text maxlength="300" aria-label="Objective" placeholder="What a learner can do" />
+      <button class="btn" type="submit"><svg lucideIcon="plus"></svg>Add</button>
+    </form>
+    @if (problem(); as p) {
+      <div class="card madder" role="alert">
+        <p>{{ p.message }}</p>
+        @for (d of p.details; track $index) {
+          <p class="small">{{ d }}</p>
+        }
+        <p class="small">Nothing was changed.</p>
+      </div>
+    }
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Code</th>
+          <th scope="col">Objective</th>
+          <th scope="col">From</th>
+          <th scope="col">Asked by</th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        @for (o of shown(); track o.id) {
+          <tr>
+            <td>{{ o.code }}</td>
+            <td>
+              {{ o.text }} <small>{{ o.subject }}{{ o.subject && o.ages ? ', ' : '' }}{{ o.ages }}</small>
+            </td>
+            <td>
+              <small>{{ o.from || 'typed' }}</small>
+            </td>
+            <td>{{ o.items }} item{{ o.items === 1 ? '' : 's' }}</td>
+            <td>
+              <button
+                class="btn quiet icon"
+                type="button"
+                [attr.aria-label]="'Take off the list: ' + o.text"
+                (click)="drop(o.id)"
+              >
+                <svg lucideIcon="x"></svg>
+              </button>
+            </td>
+          </tr>
+        } @empty {
+          <tr>
+            <td colspan="5" class="small">
+              No list yet. Type objectives, or take them from your authority’s file. On the Bench they can be chosen for
+              any activity.
+            </td>
+          </tr>
+        }
+      </tbody>
+    </table>
+    @if (list().length > shown().length) {
+      <p class="small">The first {{ shown().length }} of {{ list().length }}.</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 12px;
+      align-content: start;
+      padding: 14px 18px;
+    }
+    .code {
+      width: 110px;
+    }
+    label:focus-within {
+      outline: 3px solid var(--focus);
+    }
+    table {
+      width: 100%;
+      border-collapse: collapse;
+    }
+    th,
+    td {
+      padding: 6px 8px 6px 0;
+      border-bottom: 1px solid var(--line);
+      text-align: left;
+      vertical-align: top;
+    }
+    th {
+      font-size: 13px;
+      color: var(--ink-2);
+    }
+  `,
+})
+export class ObjectiveList {
+  private readonly work = inject(WorkspaceStore);
+  private readonly clock = inject(Clock);
+  private readonly notice = inject(Notice);
+  protected readonly problem = signal<{ message: string; details: readonly string[] } | null>(null);
+  private readonly uses = computed(() => {
+    const uses = new Map<string, number>();
+    for (const f of listOf(this.work.families()))
+      for (const p of (f.draft ?? latest(f).content).pages)
+        for (const b of p.blocks)
+          if ('objectiveId' in b && b.objectiveId) uses.set(b.objectiveId, (uses.get(b.objectiveId) ?? 0) + 1);
+    return uses;
+  });
+  protected readonly list = computed(() => listOf(this.work.objectives()));
+  protected readonly shown = computed(() =>
+    this.list()
+      .slice(0, MOST_SHOWN)
+      .map((o) => ({ ...o, items: this.uses().get(o.id) ?? 0 })),
+  );
+
+  protected add(code: string, text: string): void {
+    const words = text.trim();
+    if (!words) return;
+    const objective: ListedObjective = {
+      id: this.clock.newId(),
+      code: code.trim(),
+      text: words,
+      subject: '',
+      ages: '',
+      from: '',
+    };
+    this.work.dispatch(BringActions.objectivesListed({ objectives: [objective], label: 'add an objective' }));
+  }
+
+  protected async take(file: File | undefined): Promise<void> {
+    if (!file) return;
+    this.problem.set(null);
+    try {
+      const text = await file.text();
+      const json = /\.json$/i.test(file.name) || text.trimStart().startsWith('{');
+      const { objectives, bad } = json ? readCase(text) : readObjectivesCsv(text, file.name, () => this.clock.newId());
+      const known = new Set(this.list().map((o) => `${o.code}\n${o.text}`));
+      const fresh = objectives.filter((o) => !known.has(`${o.code}\n${o.text}`));
+      this.work.dispatch(BringActions.objectivesListed({ objectives: fresh, label: `${fresh.length} objectives` }));
+      this.notice.done(
+        `${fresh.length} objectives taken in`,
+        objectives.length > fresh.length ? `${objectives.length - fresh.length} were there already.` : '',
+      );
+      if (bad.length)
+        this.problem.set({
+          message: `${bad.length} could not be taken.`,
+          details: bad.slice(0, 8).map((b) => `Line ${b.line}: ${b.why}`),
+        });
+    } catch (error) {
+      this.problem.set(
+        error instanceof Problem
+          ? { message: error.message, details: error.details }
+          : { message: 'This file could not be read.', details: [] },
+      );
+    }
+  }
+
+  protected drop(id: string): void {
+    this.work.dispatch(BringActions.objectiveRemoved({ id }));
+    this.notice.done('Taken off the list', 'Activities keep it. Undo brings it back.');
+  }
+}

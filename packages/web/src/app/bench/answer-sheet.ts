@@ -1,0 +1,133 @@
+import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
+import { type Block, type Page, Problem } from '@lorvet/core';
+import { answerSheet, readKeys } from '@lorvet/core/intake';
+import { Dialog } from 'primeng/dialog';
+import { Clock } from '../platform/clock';
+import { readMedia } from '../platform/files';
+import { BenchActions } from '../store/actions';
+import { Notice } from '../ui/notice';
+import { BenchView } from './bench-view';
+
+/** An answer sheet made by rule, keyed by typing letters or pasting a column, beside the PDF with the questions. */
+@Component({
+  selector: 'lv-answer-sheet',
+  imports: [Dialog],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p-dialog
+      header="Answer sheet"
+      [modal]="true"
+      [dismissableMask]="true"
+      [style]="{ width: '520px' }"
+      [(visible)]="open"
+    >
+      <form class="stack" (submit)="$event.preventDefault(); make()">
+        <div class="three">
+          <label class="field"
+            >Questions
+            <input type="number" min="1" max="200" #n [value]="count()" (input)="count.set(n.valueAsNumber)" />
+          </label>
+          <label class="field"
+            >Answered by
+            <select #k (change)="kind.set(k.value === 'short' ? 'short' : 'choice')">
+              <option value="choice">choosing a letter</option>
+              <option value="short" [selected]="kind() === 'short'">a short answer</option>
+            </select>
+          </label>
+          @if (kind() === 'choice') {
+            <label class="field"
+              >Choices each
+              <input type="number" min="2" max="8" #c [value]="choices()" (input)="choices.set(c.valueAsNumber)" />
+            </label>
+          }
+        </div>
+        <label class="field"
+          >Key
+          <textarea
+            #t
+            rows="4"
+            [placeholder]="
+              kind() === 'choice' ? 'ACBD… or one letter a line' : 'one answer a line; a slash parts accepted answers'
+            "
+            [value]="keys()"
+            (input)="keys.set(t.value)"
+          ></textarea>
+        </label>
+        <p class="small" role="status">{{ given() }} of {{ count() || 0 }} keys given.</p>
+        <label class="field"
+          >The questions as a PDF, for learners to open (if you like)
+          <input type="file" accept="application/pdf,.pdf" #f (change)="file.set(f.files?.[0] ?? null)" />
+        </label>
+        @if (problem()) {
+          <p class="card madder" role="alert">{{ problem() }}</p>
+        }
+        <div class="row end">
+          <button class="btn" type="button" (click)="open.set(false)">Cancel</button
+          ><button class="btn main" type="submit">Make the sheet</button>
+        </div>
+      </form>
+    </p-dialog>
+  `,
+  styles: `
+    .three {
+      display: grid;
+      grid-template-columns: 1fr 1.4fr 1fr;
+      gap: 10px;
+    }
+    .end {
+      justify-content: flex-end;
+    }
+  `,
+})
+export class AnswerSheet {
+  readonly open = model(false);
+  private readonly view = inject(BenchView);
+  private readonly clock = inject(Clock);
+  private readonly notice = inject(Notice);
+  protected readonly count = signal(20);
+  protected readonly kind = signal<'choice' | 'short'>('choice');
+  protected readonly choices = signal(4);
+  protected readonly keys = signal('');
+  protected readonly file = signal<File | null>(null);
+  protected readonly problem = signal('');
+  protected readonly given = computed(() => readKeys(this.keys(), this.kind()).filter((k) => k && k !== '-').length);
+
+  protected async make(): Promise<void> {
+    this.problem.set('');
+    try {
+      const newId = () => this.clock.newId();
+      const items = answerSheet(
+        {
+          kind: this.kind(),
+          count: this.count(),
+          choices: Math.min(8, Math.max(2, this.choices() || 4)),
+          keys: this.keys(),
+        },
+        newId,
+      );
+      const linked: Block[] = [];
+      const file = this.file();
+      if (file) {
+        const taken = await readMedia(file, 'pdf');
+        if ('problem' in taken) throw new Problem(taken.problem);
+        this.view.work.dispatch(BenchActions.pictureAdded({ asset: taken }));
+        linked.push({
+          id: newId(),
+          kind: 'document',
+          audience: 'learner',
+          assetId: taken.id,
+          title: file.name.replace(/\.pdf$/i, ''),
+        });
+      }
+      const page: Page = { id: newId(), title: 'Answer sheet', orientation: 'portrait', blocks: [...linked, ...items] };
+      this.view.changeMaster(
+        (c) => ({ ...c, pages: [...c.pages, page] }),
+        `answer sheet with ${items.length} questions`,
+      );
+      this.notice.done(`Answer sheet with ${items.length} questions`, 'It is the last page. One undo takes it back.');
+      this.open.set(false);
+    } catch (error) {
+      this.problem.set(error instanceof Problem ? error.message : 'The sheet could not be made.');
+    }
+  }
+}

@@ -1,0 +1,72 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { assetsOf, type Content, derive, Problem } from '@lorvet/core';
+import { type PictureFile, writeQtiPackage } from '@lorvet/core/intake';
+import { download } from '../platform/download';
+import { assetBlob, pictureUrl } from '../platform/files';
+import { Notice } from '../ui/notice';
+import { BenchView } from './bench-view';
+
+/** The questions of the master or of a version, out as a QTI 3 package; what the standard cannot say is named. */
+@Component({
+  selector: 'lv-qti-out',
+  imports: [LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button class="btn quiet" type="button" (click)="write()">
+      <svg lucideIcon="download"></svg>Questions as QTI 3
+    </button>
+    @if (left().length) {
+      <details class="small" open>
+        <summary>Not written</summary>
+        @for (l of left(); track $index) {
+          <p>{{ l }}</p>
+        }
+      </details>
+    }
+  `,
+})
+export class QtiOut {
+  private readonly view = inject(BenchView);
+  private readonly notice = inject(Notice);
+  protected readonly left = signal<readonly string[]>([]);
+
+  protected async write(): Promise<void> {
+    const family = this.view.family();
+    const version = this.view.version();
+    const content: Content | undefined = version && family ? derive(family, version.id).content : this.view.master();
+    if (!content) return;
+    try {
+      const written = writeQtiPackage(content, await this.pictures(content));
+      this.left.set(written.left);
+      download(
+        new Blob([written.zip as BlobPart], { type: 'application/zip' }),
+        `${content.title.slice(0, 60)}.qti.zip`,
+      );
+      this.notice.done(`${written.items} questions written`, written.left.length ? 'What could not be is listed.' : '');
+    } catch (error) {
+      this.notice.wrong(
+        'Nothing was written',
+        error instanceof Problem ? error.message : 'The package could not be made.',
+      );
+    }
+  }
+
+  private async pictures(content: Content): Promise<Map<string, PictureFile>> {
+    const out = new Map<string, PictureFile>();
+    for (const id of assetsOf(content)) {
+      const asset = this.view.work.assets()[id];
+      if (!asset?.mime.startsWith('image/')) continue;
+      const img = new Image();
+      img.src = pictureUrl(asset);
+      await img.decode().catch(() => undefined);
+      out.set(id, {
+        bytes: new Uint8Array(await assetBlob(asset).arrayBuffer()),
+        ending: asset.mime === 'image/svg+xml' ? 'svg' : (asset.mime.split('/')[1] ?? 'png'),
+        width: img.naturalWidth || 1000,
+        height: img.naturalHeight || 1000,
+      });
+    }
+    return out;
+  }
+}

@@ -1,0 +1,429 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import type { Asset, Audience, Content, Family, Id } from '@lorvet/core';
+import { FAMILY_FORMAT, latest, listOf } from '@lorvet/core';
+import {
+  acceptedPages,
+  contentOf,
+  type PageChoice,
+  type Proposal,
+  type ProposedPage,
+  type QuestionField,
+} from '@lorvet/core/intake';
+import { Clock } from '../platform/clock';
+import { Intake, IntakeProblem, Stopped } from '../platform/intake';
+import type { Reading } from '../platform/workers/intake.worker';
+import { BringActions } from '../store/actions';
+import { WorkspaceStore } from '../store/workspace';
+
+export type As = PageChoice['as'];
+interface Choice {
+  readonly as: As;
+  readonly audience: Audience;
+  readonly accepted: ReadonlySet<Id>;
+}
+interface Questions {
+  readonly headers: readonly string[];
+  readonly rows: number;
+  readonly sample: readonly (readonly string[])[];
+}
+
+const QUESTIONS_ON_PAGE = 20;
+/** Longer side of the page under review, in pixels. */
+const LARGE = 900;
+/** Up to this many pages all are chosen; of more the teacher chooses. */
+const FEW_PAGES = 12;
+
+/** One file on its way in: what was chosen, what was read, what is accepted. Nothing is changed before `take`. */
+@Injectable()
+export class BringState {
+  private readonly work = inject(WorkspaceStore);
+  private readonly clock = inject(Clock);
+  private readonly intake = new Intake();
+
+  readonly step = signal<'choose' | 'pages' | 'columns' | 'pictures' | 'review'>('choose');
+  readonly fileName = signal('');
+  readonly busy = signal<{ what: string; done: number; of: number } | null>(null);
+  readonly problem = signal<{ message: string; details: readonly string[] } | null>(null);
+  readonly locked = signal(false);
+  readonly title = signal('');
+
+  readonly pageCount = signal(0);
+  readonly thumbs = signal<ReadonlyMap<number, string>>(new Map());
+  readonly chosenPages = signal<ReadonlySet<number>>(new Set());
+
+  readonly questions = signal<Questions | null>(null);
+  readonly columns = signal<readonly (QuestionField | null)[]>([]);
+  readonly badLines = signal<readonly { line: number; why: string }[]>([]);
+
+  readonly pictures = signal<readonly Asset[]>([]);
+
+  readonly reading = signal<Reading | null>(null);
+  readonly choices = signal<ReadonlyMap<number, Choice>>(new Map());
+  readonly at = signal(0);
+  readonly fromPdf = signal(false);
+  private pdf: File | null = null;
+  private opened = false;
+
+  readonly pages = computed(() => this.reading()?.proposed.pages ?? []);
+  readonly page = computed<ProposedPage | undefined>(() => this.pages()[this.at()]);
+  readonly families = computed(() => listOf(this.work.families()));
+  /** Proposals that are accepted, of those that could be. */
+  readonly counted = computed(() => {
+    const items = this.pages().flatMap((p) => p.proposals.filter(isQuestion).map((x) => ({ n: p.n, x })));
+    const yes = items.filter(({ n, x }) => this.choiceOf(n).as !== 'leave' && this.choiceOf(n).accepted.has(x.id));
+    return { all: items.length, accepted: yes.length, keyed: yes.filter(({ x }) => x.keyed).length };
+  });
+
+  choiceOf(n: number): Choice {
+    return this.choices().get(n) ?? { as: 'leave', audience: 'learner', accepted: new Set() };
+  }
+
+  change(n: number, fields: Partial<Choice>): void {
+    this.choices.set(new Map(this.choices()).set(n, { ...this.choiceOf(n), ...fields }));
+  }
+
+  accept(n: number, id: Id, yes: boolean): void {
+    const accepted = new Set(this.choiceOf(n).accepted);
+    if (yes) accepted.add(id);
+    else accepted.delete(id);
+    this.change(n, { accepted });
+  }
+
+  acceptAll(yes: boolean): void {
+    this.choices.set(
+      new Map(
+        this.pages().map((p) => [
+          p.n,
+          {
+            ...this.choiceOf(p.n),
+            accepted: new Set(p.proposals.filter((x) => yes || !isQuestion(x)).map((x) => x.id)),
+          },
+        ]),
+      ),
+    );
+  }
+
+  stop(): void {
+    this.intake.stop();
+    this.opened = false;
+    this.busy.set(null);
+  }
+
+  reset(): void {
+    this.stop();
+    for (const url of this.thumbs().values()) URL.revokeObjectURL(url);
+    this.step.set('choose');
+    this.problem.set(null);
+    this.locked.set(false);
+    this.thumbs.set(new Map());
+    this.reading.set(null);
+    this.questions.set(null);
+    this.pictures.set([]);
+    this.badLines.set([]);
+    this.fromPdf.set(false);
+    this.at.set(0);
+    this.pdf = null;
+  }
+
+  /** Several pictures, or one file of any kind Lorvet reads. */
+  async choose(files: readonly File[]): Promise<void> {
+    this.reset();
+    const [file] = files;
+    if (!file) return;
+    this.fileName.set(files.length > 1 ? `${files.length} pictures` : file.name);
+    this.title.set(file.name.replace(/\.(qti\.)?[a-z0-9]+$/i, '').replace(/[-_]+/g, ' '));
+    if (files.every((f) => f.type.startsWith('image/'))) return await this.guard(() => this.takePictures(files));
+    if (files.length > 1) {
+      this.problem.set({ message: 'Choose one file at a time; only pictures can come several at once.', details: [] });
+      return;
+    }
+    const ending = file.name.split('.').at(-1)?.toLowerCase() ?? '';
+    if (ending === 'pdf' || file.type === 'application/pdf') return await this.guard(() => this.openPdf(file));
+    const document = {
+      docx: 'docx',
+      html: 'html',
+      htm: 'html',
+      md: 'markdown',
+      markdown: 'markdown',
+      txt: 'markdown',
+      zip: 'qti',
+    } as const;
+    const kind = document[ending as keyof typeof document];
+    if (kind) {
+      return await this.guard(async () => {
+        this.busy.set({ what: `Reading “${file.name}”`, done: 0, of: 0 });
+        this.review(await this.intake.readDocument(file, kind));
+      });
+    }
+    if (ending === 'csv' || ending === 'tsv') return await this.guard(() => this.openQuestions(file));
+    this.problem.set({
+      message: `Lorvet does not read “.${ending}” files. It reads PDF, Word (.docx), pictures, Markdown, HTML, CSV or TSV question lists and QTI 3 packages (.zip).`,
+      details: [],
+    });
+  }
+
+  /** The page under review, large enough to read. */
+  readonly large = signal<{ n: number; url: string } | null>(null);
+
+  async enlarge(n: number): Promise<void> {
+    if (!this.fromPdf() || this.large()?.n === n) return;
+    try {
+      await this.reopen();
+      const url = URL.createObjectURL(await this.intake.thumb(n, LARGE));
+      const old = this.large();
+      if (old) URL.revokeObjectURL(old.url);
+      this.large.set({ n, url });
+    } catch {
+      // The small picture stays.
+    }
+  }
+
+  async unlock(password: string): Promise<void> {
+    const file = this.pdf;
+    if (file) await this.guard(() => this.openPdf(file, password));
+  }
+
+  async readPages(): Promise<void> {
+    const pages = [...this.chosenPages()].sort((a, b) => a - b);
+    await this.guard(async () => {
+      await this.reopen();
+      this.busy.set({ what: 'Reading the pages', done: 0, of: pages.length });
+      const reading = await this.intake.readPdf(pages, (done) =>
+        this.busy.set({ what: 'Reading the pages', done, of: pages.length }),
+      );
+      this.review(reading);
+    });
+  }
+
+  async mapColumns(): Promise<void> {
+    await this.guard(async () => {
+      this.busy.set({ what: 'Reading the questions', done: 0, of: 0 });
+      const { questions, bad } = await this.intake.mapQuestions(this.columns());
+      this.badLines.set(bad);
+      if (questions.length === 0) {
+        this.problem.set({
+          message: 'No line of this list could be read as a question.',
+          details: bad.slice(0, 5).map((b) => `Line ${b.line}: ${b.why}`),
+        });
+        return;
+      }
+      const pages: ProposedPage[] = [];
+      for (let i = 0; i < questions.length; i += QUESTIONS_ON_PAGE)
+        pages.push({
+          n: pages.length + 1,
+          title: `Questions ${i + 1} to ${Math.min(questions.length, i + QUESTIONS_ON_PAGE)}`,
+          audience: 'learner',
+          pictureOnly: false,
+          proposals: questions.slice(i, i + QUESTIONS_ON_PAGE).map((q) => ({
+            id: this.clock.newId(),
+            says: `Line ${q.line}`,
+            block: q.block,
+            plain: null,
+            keyed: true,
+          })),
+        });
+      this.review({ name: this.fileName(), proposed: { pages, unmatched: [] }, pictures: [], left: [], sizes: [] });
+    });
+  }
+
+  /** Each picture a page of its own, under answer places; or each a block, all on one page. */
+  takeAs(how: 'pages' | 'blocks'): void {
+    const assets = this.pictures();
+    const picture = (a: Asset): Proposal => ({
+      id: this.clock.newId(),
+      says: `Picture: ${a.name}`,
+      block: { id: this.clock.newId(), kind: 'picture', audience: 'learner', assetId: a.id, alt: '' },
+      plain: null,
+      keyed: false,
+    });
+    const pages: ProposedPage[] =
+      how === 'blocks'
+        ? [
+            {
+              n: 1,
+              title: this.title() || 'Pictures',
+              audience: 'learner',
+              pictureOnly: false,
+              proposals: assets.map(picture),
+            },
+          ]
+        : assets.map((a, i) => ({
+            n: i + 1,
+            title: `Page ${i + 1}`,
+            audience: 'learner',
+            pictureOnly: true,
+            proposals: [],
+          }));
+    this.review({ name: this.fileName(), proposed: { pages, unmatched: [] }, pictures: assets, left: [], sizes: [] });
+  }
+
+  /** Makes a new master, or adds the pages to one. One undo takes all of it back. */
+  async take(into: Id | null): Promise<Id | null> {
+    let made: Id | null = null;
+    await this.guard(async () => {
+      const reading = this.reading();
+      if (!reading) return;
+      const assets = new Map<string, Asset>();
+      reading.pictures.forEach((a) => a && assets.set(a.id, a));
+      const pictureOf = new Map(reading.pictures.flatMap((a, i) => (a ? [[i, a.id] as const] : [])));
+      const chosen = reading.proposed.pages.filter((p) => this.choiceOf(p.n).as !== 'leave');
+      const choices: PageChoice[] = [];
+      for (const [i, p] of chosen.entries()) {
+        const { as, audience, accepted } = this.choiceOf(p.n);
+        let pictureId: string | undefined;
+        if (as === 'picture') {
+          this.busy.set({ what: 'Drawing the pages', done: i, of: chosen.length });
+          const asset = await this.pictureOfPage(p);
+          if (asset) assets.set(asset.id, asset);
+          pictureId = asset?.id;
+        }
+        const size = reading.sizes[reading.proposed.pages.indexOf(p)];
+        choices.push({
+          n: p.n,
+          as: as === 'picture' && !pictureId ? 'blocks' : as,
+          audience,
+          accepted,
+          orientation: size && size.width > size.height ? 'landscape' : 'portrait',
+          ...(pictureId ? { pictureId } : {}),
+        });
+      }
+      const pages = acceptedPages(reading.proposed, choices, pictureOf, this.fileName(), () => this.clock.newId());
+      if (pages.length === 0) {
+        this.problem.set({ message: 'Every page is left out: choose at least one to bring in.', details: [] });
+        return;
+      }
+      const used = [...assets.values()];
+      const family = into ? this.work.families()[into] : undefined;
+      if (family) {
+        const before = family.draft ?? latest(family).content;
+        const content: Content = { ...before, pages: [...before.pages, ...pages] };
+        this.work.dispatch(
+          BringActions.addedToMaster({
+            familyId: family.id,
+            content,
+            assets: used,
+            label: `bring in “${this.fileName()}”`,
+          }),
+        );
+        made = family.id;
+      } else {
+        const stamp = this.work.stamp(1);
+        const id = stamp.ids[0] ?? this.clock.newId();
+        const fresh: Family = {
+          format: FAMILY_FORMAT,
+          id,
+          createdAt: stamp.at,
+          revisions: [
+            {
+              n: 1,
+              at: stamp.at,
+              author: stamp.author,
+              note: `Brought in from ${this.fileName()}`.slice(0, 300),
+              content: contentOf(this.title(), pages),
+            },
+          ],
+          versions: [],
+        };
+        this.work.dispatch(
+          BringActions.madeMaster({ family: fresh, assets: used, label: `bring in “${this.fileName()}”` }),
+        );
+        made = id;
+      }
+    });
+    return made;
+  }
+
+  private async pictureOfPage(p: ProposedPage): Promise<Asset | null> {
+    if (!this.fromPdf()) return this.reading()?.pictures[p.n - 1] ?? null;
+    await this.reopen();
+    return await this.intake.pagePicture(p.n);
+  }
+
+  private async takePictures(files: readonly File[]): Promise<void> {
+    const progress = (done: number) => this.busy.set({ what: 'Taking the pictures in', done, of: files.length });
+    progress(0);
+    const { assets, left } = await this.intake.readPictures(files, progress);
+    if (left.length)
+      this.problem.set({ message: `${left.length} of ${files.length} files could not be taken.`, details: left });
+    this.pictures.set(assets);
+    if (assets.length) this.step.set('pictures');
+  }
+
+  private async openPdf(file: File, password?: string): Promise<void> {
+    this.pdf = file;
+    this.fromPdf.set(true);
+    this.busy.set({ what: `Opening “${file.name}”`, done: 0, of: 0 });
+    try {
+      const { pages } = await this.intake.openPdf(file, password);
+      this.opened = true;
+      this.locked.set(false);
+      this.pageCount.set(pages);
+      this.chosenPages.set(new Set(pages <= FEW_PAGES ? Array.from({ length: pages }, (_, i) => i + 1) : []));
+      this.step.set('pages');
+      void this.drawThumbs(pages);
+    } catch (error) {
+      if (error instanceof IntakeProblem && error.details.includes('locked')) this.locked.set(true);
+      throw error;
+    }
+  }
+
+  private async reopen(): Promise<void> {
+    if (this.opened || !this.pdf) return;
+    await this.intake.openPdf(this.pdf);
+    this.opened = true;
+  }
+
+  /** One after the other, so that the worker is free for what the teacher asks next. */
+  private async drawThumbs(pages: number): Promise<void> {
+    for (let n = 1; n <= pages && this.opened; n++) {
+      try {
+        const url = URL.createObjectURL(await this.intake.thumb(n));
+        this.thumbs.set(new Map(this.thumbs()).set(n, url));
+      } catch (error) {
+        if (error instanceof Stopped) return;
+      }
+    }
+  }
+
+  private async openQuestions(file: File): Promise<void> {
+    this.busy.set({ what: `Reading “${file.name}”`, done: 0, of: 0 });
+    const { guess, ...rest } = await this.intake.openQuestions(await file.text());
+    this.questions.set(rest);
+    this.columns.set(guess);
+    this.step.set('columns');
+  }
+
+  private review(reading: Reading): void {
+    this.reading.set(reading);
+    this.choices.set(
+      new Map(
+        reading.proposed.pages.map((p) => [
+          p.n,
+          {
+            as: p.pictureOnly ? ('picture' as const) : ('blocks' as const),
+            audience: p.audience,
+            accepted: new Set(p.proposals.map((x) => x.id)),
+          },
+        ]),
+      ),
+    );
+    this.at.set(0);
+    this.step.set('review');
+  }
+
+  private async guard(work: () => Promise<void>): Promise<void> {
+    this.problem.set(null);
+    try {
+      await work();
+    } catch (error) {
+      if (error instanceof IntakeProblem)
+        this.problem.set({ message: error.message, details: error.details.filter((d) => d !== 'locked') });
+      else if (!(error instanceof Stopped))
+        this.problem.set({ message: 'This file could not be read. Nothing was changed.', details: [] });
+    } finally {
+      this.busy.set(null);
+    }
+  }
+}
+
+export const isQuestion = (p: Proposal): boolean => 'prompt' in p.block;

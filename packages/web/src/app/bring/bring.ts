@@ -1,0 +1,142 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { type Block, forLearner, keyWordsOf, latest } from '@lorvet/core';
+import { QUESTION_FIELD_LABELS, QUESTION_FIELDS, type QuestionField } from '@lorvet/core/intake';
+import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { Notice } from '../ui/notice';
+import { pictureUrl } from '../platform/files';
+import { type As, BringState, isQuestion } from './bring-state';
+
+/** Where what a teacher owns already comes in: a file is read, looked over, and taken or left. */
+@Component({
+  selector: 'lv-bring',
+  imports: [LearnerBlockView, LucideDynamicIcon, RouterLink],
+  providers: [BringState],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:paste)': 'pasted($event)' },
+  templateUrl: './bring.html',
+  styleUrl: './bring.css',
+})
+export class Bring {
+  /** The master it is for; a new one where none is named. */
+  readonly into = input<string>();
+  protected readonly state = inject(BringState);
+  private readonly router = inject(Router);
+  private readonly notice = inject(Notice);
+  protected readonly over = signal(false);
+  protected readonly target = signal<string | null>(null);
+  protected readonly fields = QUESTION_FIELDS.map((field) => ({ field, label: QUESTION_FIELD_LABELS[field] }));
+  protected readonly ways: readonly { as: As; label: string }[] = [
+    { as: 'blocks', label: 'as blocks that flow' },
+    { as: 'picture', label: 'as a picture, with answer places on it' },
+    { as: 'leave', label: 'not at all' },
+  ];
+  protected readonly pageNumbers = computed(() => Array.from({ length: this.state.pageCount() }, (_, i) => i + 1));
+  protected readonly masters = computed(() =>
+    this.state.families().map((f) => ({ id: f.id, title: (f.draft ?? latest(f).content).title })),
+  );
+  protected readonly where = computed(() => this.target() ?? this.into() ?? '');
+  protected readonly canBePicture = computed(() => this.state.fromPdf() || this.state.page()?.pictureOnly);
+  protected readonly proposals = computed(() => {
+    const page = this.state.page();
+    if (!page) return [];
+    const choice = this.state.choiceOf(page.n);
+    return page.proposals.map((p) => ({
+      ...p,
+      question: isQuestion(p),
+      yes: choice.accepted.has(p.id),
+      shown: this.shown(p.block),
+      picture: this.pictureIn(p.block),
+      keys: keyWordsOf(p.block).join(' / '),
+    }));
+  });
+  /** The page as it stands in the file, where it has a look of its own. */
+  protected readonly looks = computed(() => {
+    const page = this.state.page();
+    if (!page) return null;
+    const large = this.state.large();
+    if (this.state.fromPdf()) return large?.n === page.n ? large.url : (this.state.thumbs().get(page.n) ?? null);
+    const asset = page.pictureOnly ? this.state.reading()?.pictures[page.n - 1] : null;
+    return asset ? pictureUrl(asset) : null;
+  });
+
+  constructor() {
+    effect(() => {
+      const n = this.state.step() === 'review' ? this.state.page()?.n : undefined;
+      if (n !== undefined) untracked(() => void this.state.enlarge(n));
+    });
+  }
+
+  protected async dropped(event: DragEvent): Promise<void> {
+    event.preventDefault();
+    this.over.set(false);
+    await this.state.choose([...(event.dataTransfer?.files ?? [])]);
+  }
+
+  protected async pasted(event: ClipboardEvent): Promise<void> {
+    const files = [...(event.clipboardData?.files ?? [])].filter((f) => f.type.startsWith('image/'));
+    if (files.length && this.state.step() === 'choose') await this.state.choose(files);
+  }
+
+  protected async chosen(field: HTMLInputElement): Promise<void> {
+    const files = [...(field.files ?? [])];
+    field.value = '';
+    await this.state.choose(files);
+  }
+
+  protected toggle(n: number): void {
+    const chosen = new Set(this.state.chosenPages());
+    if (!chosen.delete(n)) chosen.add(n);
+    this.state.chosenPages.set(chosen);
+  }
+
+  protected allPages(yes: boolean): void {
+    this.state.chosenPages.set(new Set(yes ? this.pageNumbers() : []));
+  }
+
+  protected column(at: number, value: string): void {
+    const field = QUESTION_FIELDS.find((f) => f === value) ?? null;
+    // Only choices may stand in several columns.
+    this.state.columns.set(
+      this.state
+        .columns()
+        .map((c, i) => (i === at ? field : c === field && field !== 'choice' ? null : (c as QuestionField | null))),
+    );
+  }
+
+  protected setAs(value: string): void {
+    const page = this.state.page();
+    const way = this.ways.find((w) => w.as === value);
+    if (page && way) this.state.change(page.n, { as: way.as });
+  }
+
+  protected setAudience(value: string): void {
+    const page = this.state.page();
+    if (page && (value === 'learner' || value === 'teacher' || value === 'key'))
+      this.state.change(page.n, { audience: value });
+  }
+
+  protected async take(): Promise<void> {
+    const id = await this.state.take(this.where() || null);
+    if (!id) return;
+    const n = this.state.pages().filter((p) => this.state.choiceOf(p.n).as !== 'leave').length;
+    this.notice.done(`${n} page${n === 1 ? '' : 's'} brought in`, 'One undo takes them back.');
+    void this.router.navigate(['/bench', id]);
+  }
+
+  private shown(block: Block) {
+    // A picture of the file has no place in the store yet: it is shown from what was read.
+    if (block.kind === 'teacher-note' || block.kind === 'picture') return null;
+    return forLearner(block);
+  }
+
+  private pictureIn(block: Block): string | null {
+    if (block.kind !== 'picture') return null;
+    const reading = this.state.reading();
+    const at = /^picture:(\d+)$/.exec(block.assetId)?.[1];
+    const asset =
+      at === undefined ? reading?.pictures.find((p) => p?.id === block.assetId) : reading?.pictures[Number(at)];
+    return asset ? pictureUrl(asset) : null;
+  }
+}

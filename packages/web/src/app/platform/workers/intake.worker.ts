@@ -1,0 +1,288 @@
+import { type Asset, Problem } from '@lorvet/core';
+import {
+  type FoundPicture,
+  mapQuestions,
+  type Material,
+  type MaterialPage,
+  propose,
+  type Proposed,
+  type QuestionField,
+  type QuestionTable,
+  readHtml,
+  readLaidOut,
+  readQtiPackage,
+  readQuestionTable,
+  setApart,
+} from '@lorvet/core/intake';
+import { expose } from 'comlink';
+import { marked } from 'marked';
+import { nanoid } from 'nanoid';
+import type { PDFDocumentProxy } from 'pdfjs-dist';
+import { assetOf, readPicture } from '../files';
+
+/** What a call gives back: its result, or what is wrong in words. A class does not survive the way between threads. */
+export type Told<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly message: string; readonly details: readonly string[] };
+
+/** A reading that can be reviewed. Pictures come as assets; `picture:<i>` in a block stands for the i-th. */
+export interface Reading {
+  readonly name: string;
+  readonly proposed: Proposed;
+  readonly pictures: readonly (Asset | null)[];
+  readonly left: readonly string[];
+  readonly sizes: readonly ({ readonly width: number; readonly height: number } | null)[];
+}
+
+const THUMB = 220;
+/** Longest side of a page's picture, in pixels: sharp on an A4 sheet in print. */
+const PAGE = 1700;
+
+let pdf: { doc: PDFDocumentProxy; name: string } | null = null;
+let table: QuestionTable | null = null;
+const newId = () => nanoid(12);
+
+async function told<T>(work: () => T | Promise<T>): Promise<Told<T>> {
+  try {
+    return { ok: true, value: await work() };
+  } catch (error) {
+    if (error instanceof Problem) return { ok: false, message: error.message, details: error.details };
+    return { ok: false, message: 'This file could not be read. Nothing was changed.', details: [] };
+  }
+}
+
+async function page(n: number) {
+  if (!pdf) throw new Problem('The file is no longer open. Choose it again.');
+  return await pdf.doc.getPage(n);
+}
+
+/** Pictures of a document: made smaller where they are large; what cannot be read is left out and said. */
+async function assetsOf(
+  pictures: readonly FoundPicture[],
+  bytesOf: (p: FoundPicture) => Promise<Blob | null>,
+  left: string[],
+) {
+  const out: (Asset | null)[] = [];
+  for (const p of pictures) {
+    const blob = await bytesOf(p);
+    const taken = blob && (await readPicture(blob));
+    if (taken && !('problem' in taken)) out.push(taken);
+    else {
+      out.push(null);
+      left.push(
+        blob
+          ? `A picture (${p.alt || 'without description'}) is of a kind no browser shows.`
+          : `A picture at another address is not kept: ${p.src.slice(0, 100)}`,
+      );
+    }
+  }
+  return out;
+}
+
+async function dataUrl(p: FoundPicture): Promise<Blob | null> {
+  if (!/^data:image\//i.test(p.src)) return null;
+  const [head = '', data = ''] = p.src.split(',', 2);
+  const bytes = Uint8Array.from(atob(data), (c) => c.charCodeAt(0));
+  return new Blob([bytes], { type: /^data:([^;,]+)/.exec(head)?.[1] ?? '' });
+}
+
+async function fromHtml(html: string, name: string): Promise<Reading> {
+  const { material, pictures } = readHtml(html, name);
+  const left = [...material.left];
+  const assets = await assetsOf(pictures, dataUrl, left);
+  return reading(setApart(material), assets, left);
+}
+
+function reading(material: Material, pictures: readonly (Asset | null)[], left: readonly string[]): Reading {
+  return {
+    name: material.name,
+    proposed: propose(material, newId),
+    pictures,
+    left,
+    sizes: material.pages.map((p) => p.size ?? null),
+  };
+}
+
+const api = {
+  async openPdf(file: Blob, name: string, password?: string): Promise<Told<{ pages: number }>> {
+    return await told(async () => {
+      const { openPdf } = await import('./pdf-file');
+      await pdf?.doc.loadingTask.destroy();
+      const doc = await openPdf(file, name, `${self.location.origin}/`, password);
+      pdf = { doc, name };
+      return { pages: doc.numPages };
+    });
+  },
+
+  async thumb(n: number, pixels = THUMB): Promise<Told<Blob>> {
+    return await told(async () => {
+      const { drawPdfPage } = await import('./pdf-file');
+      const p = await page(n);
+      const blob = await drawPdfPage(p, pixels, 0.75);
+      p.cleanup();
+      return blob;
+    });
+  },
+
+  async readPdf(pages: readonly number[], progress: (done: number) => void): Promise<Told<Reading>> {
+    return await told(async () => {
+      const { PDF_TOOLS } = await import('./pdf-file');
+      const { readPdfPage } = await import('./pdf-pages');
+      const read: MaterialPage[] = [];
+      const left: string[] = [];
+      for (const [i, n] of pages.entries()) {
+        try {
+          const p = await page(n);
+          read.push(readLaidOut(await readPdfPage(p, PDF_TOOLS)));
+          p.cleanup();
+        } catch (error) {
+          if (error instanceof Problem) throw error;
+          left.push(`Page ${n} is damaged and was left out.`);
+        }
+        progress(i + 1);
+      }
+      const empty = read.filter((p) => p.pictureOnly).map((p) => p.n);
+      if (empty.length)
+        left.push(
+          `Page${empty.length > 1 ? 's' : ''} ${empty.join(', ')}: a picture without words that can be read. It can be laid under answer places.`,
+        );
+      return reading({ name: pdf?.name ?? '', pages: read, left }, [], left);
+    });
+  },
+
+  /** A page's own picture, to lie under answer places. */
+  async pagePicture(n: number): Promise<Told<Asset>> {
+    return await told(async () => {
+      const { drawPdfPage } = await import('./pdf-file');
+      const p = await page(n);
+      const blob = await drawPdfPage(p, PAGE, 0.82);
+      p.cleanup();
+      return await assetOf(new Uint8Array(await blob.arrayBuffer()), 'image/webp', `${pdf?.name ?? 'page'}, page ${n}`);
+    });
+  },
+
+  async readDocx(file: Blob, name: string): Promise<Told<Reading>> {
+    return await told(async () => {
+      // mammoth's build for browsers looks for a window.
+      (globalThis as unknown as { window: unknown }).window ??= globalThis;
+      const { default: mammoth } = await import('mammoth/mammoth.browser.js');
+      const found: { type: string; bytes: ArrayBuffer }[] = [];
+      const convertImage = mammoth.images.imgElement(async (image) => {
+        found.push({ type: image.contentType, bytes: await image.readAsArrayBuffer() });
+        return { src: `docx:${found.length - 1}` };
+      });
+      let html: string;
+      let said: readonly { message: string }[];
+      try {
+        const result = await mammoth.convertToHtml({ arrayBuffer: await file.arrayBuffer() }, { convertImage });
+        html = result.value;
+        said = result.messages;
+      } catch {
+        throw new Problem(
+          `“${name}” cannot be read as a Word document (.docx): it is damaged, locked, or of another kind. An old .doc must be saved as .docx first.`,
+        );
+      }
+      const { material, pictures } = readHtml(html, name);
+      const left = [...material.left];
+      const pages = new Set(said.map((m) => m.message).filter((m) => !/style/i.test(m)));
+      left.push(...[...pages].slice(0, 5));
+      const bytesOf = async (p: FoundPicture) => {
+        const at = found[Number(/^docx:(\d+)$/.exec(p.src)?.[1] ?? -1)];
+        return at ? new Blob([at.bytes], { type: at.type }) : null;
+      };
+      const assets = await assetsOf(pictures, bytesOf, left);
+      return reading(setApart(material), assets, left);
+    });
+  },
+
+  async readHtml(text: string, name: string): Promise<Told<Reading>> {
+    return await told(() => fromHtml(text, name));
+  },
+
+  async readMarkdown(text: string, name: string): Promise<Told<Reading>> {
+    return await told(async () => await fromHtml(await marked.parse(text, { gfm: true, breaks: false }), name));
+  },
+
+  async readPictures(
+    files: readonly File[],
+    progress: (done: number) => void,
+  ): Promise<Told<{ assets: Asset[]; left: string[] }>> {
+    return await told(async () => {
+      const assets: Asset[] = [];
+      const left: string[] = [];
+      for (const [i, file] of files.entries()) {
+        const taken = await readPicture(file);
+        if ('problem' in taken) left.push(taken.problem);
+        else assets.push(taken);
+        progress(i + 1);
+      }
+      return { assets, left };
+    });
+  },
+
+  async openQuestions(text: string): Promise<
+    Told<{
+      headers: readonly string[];
+      guess: QuestionTable['guess'];
+      rows: number;
+      sample: readonly (readonly string[])[];
+    }>
+  > {
+    return await told(() => {
+      table = readQuestionTable(text);
+      return {
+        headers: table.headers,
+        guess: table.guess,
+        rows: table.rows.length,
+        sample: table.rows.slice(0, 4).map((r) => r.cells),
+      };
+    });
+  },
+
+  async mapQuestions(columns: readonly (QuestionField | null)[]): Promise<Told<ReturnType<typeof mapQuestions>>> {
+    return await told(() => {
+      if (!table) throw new Problem('The list is no longer open. Choose it again.');
+      return mapQuestions(table, columns, newId);
+    });
+  },
+
+  async readQti(file: Blob, name: string): Promise<Told<Reading>> {
+    return await told(async () => {
+      const read = readQtiPackage(new Uint8Array(await file.arrayBuffer()), name, newId);
+      const left = [...read.left];
+      const pictures: (Asset | null)[] = [];
+      for (const p of read.pictures) {
+        const taken = await readPicture(new Blob([p.bytes as BlobPart], { type: mimeOf(p.name) }));
+        pictures.push('problem' in taken ? null : taken);
+        if ('problem' in taken) left.push(`The picture “${p.name}” cannot be shown.`);
+      }
+      const pages = chunks(read.items, 8).map((items, i) => ({
+        n: i + 1,
+        title: i === 0 ? read.title : `${read.title}, page ${i + 1}`,
+        audience: 'learner' as const,
+        pictureOnly: false,
+        proposals: items.flatMap((item) =>
+          item.blocks.map((block) => ({ id: newId(), says: item.title, block, plain: null, keyed: true })),
+        ),
+      }));
+      return { name: read.title, proposed: { pages, unmatched: [] }, pictures, left, sizes: pages.map(() => null) };
+    });
+  },
+};
+
+const mimeOf = (name: string): string =>
+  ({
+    png: 'image/png',
+    jpg: 'image/jpeg',
+    jpeg: 'image/jpeg',
+    gif: 'image/gif',
+    svg: 'image/svg+xml',
+    webp: 'image/webp',
+  })[name.split('.').at(-1)?.toLowerCase() ?? ''] ?? '';
+
+function chunks<T>(list: readonly T[], size: number): T[][] {
+  return Array.from({ length: Math.ceil(list.length / size) }, (_, i) => list.slice(i * size, (i + 1) * size));
+}
+
+export type IntakeApi = typeof api;
+expose(api);

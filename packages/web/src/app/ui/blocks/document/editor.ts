@@ -1,0 +1,42 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { readMedia } from '../../../platform/files';
+import { BenchActions } from '../../../store/actions';
+import { WorkspaceStore } from '../../../store/workspace';
+import { type BlockOf, EditorPart } from '../editor-part';
+
+@Component({
+  selector: 'lv-document-editor',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <input
+      class="input"
+      #t
+      maxlength="300"
+      aria-label="Title of the document"
+      placeholder="Title"
+      [value]="block().title"
+      (change)="set({ title: t.value })"
+    />
+    <label class="field"
+      >{{ block().assetId ? 'Another PDF' : 'The PDF' }}
+      <input type="file" accept="application/pdf,.pdf" #f (change)="take(f.files?.[0])"
+    /></label>
+    @if (problem()) {
+      <p class="problem" role="alert">{{ problem() }}</p>
+    }
+  `,
+  styleUrl: '../editor.css',
+})
+export class DocumentEditor extends EditorPart<BlockOf<'document'>> {
+  private readonly work = inject(WorkspaceStore);
+  protected readonly problem = signal('');
+
+  protected async take(file: File | undefined): Promise<void> {
+    if (!file) return;
+    const taken = await readMedia(file, 'pdf');
+    this.problem.set('problem' in taken ? taken.problem : '');
+    if ('problem' in taken) return;
+    this.work.dispatch(BenchActions.pictureAdded({ asset: taken }));
+    this.set({ assetId: taken.id, title: this.block().title || file.name.replace(/\.pdf$/i, '') });
+  }
+}
