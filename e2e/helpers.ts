@@ -40,7 +40,7 @@ export async function reload(page: Page): Promise<void> {
 /** Writes into words that are edited where they stand, and leaves them. */
 export async function rewrite(scope: Locator, label: string | RegExp, text: string): Promise<void> {
   await scope.getByRole('button', { name: label }).first().click();
-  const field = scope.page().locator('lv-words textarea:focus');
+  const field = scope.page().locator('lv-words textarea:focus, .rich-field:focus');
   await field.fill(text);
   await field.press('Control+Enter');
   await expect(field).toBeHidden();

@@ -21,7 +21,7 @@ test('a backup goes out and comes in again, and a file that is none changes noth
 
   await choose('whole.zip', backup);
   await page.getByRole('button', { name: 'Restore it' }).click();
-  await expect(page.getByText('Everything stays in this browser: 3 activities, 23 learners')).toBeVisible();
+  await expect(page.getByText('Everything stays in this browser: 4 activities, 23 learners')).toBeVisible();
   await reload(page);
   await page.getByRole('link', { name: 'Marking' }).click();
   await page.getByRole('link', { name: 'Rock-pool survey' }).click();
@@ -88,11 +88,13 @@ test('comfort is remembered for the learner, and a learner sees only their own w
   expect(await look()).toBe('rgb(23, 20, 17)');
   // Scheduled for tomorrow: not on the desk yet, by no address.
   await sitDown(page, 'Kestrel class', 'Ansel Q.');
-  await expect(page.getByText('There is nothing to do right now.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Market day at the quay' })).toBeVisible();
   await page.goto('/desk/work/h-bus');
-  await expect(page.getByText('There is nothing to do right now.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Market day at the quay' })).toBeVisible();
+  await expect(page.getByText('Catching the right bus')).toBeHidden();
   await page.goto('/desk/work/h-survey');
-  await expect(page.getByText('There is nothing to do right now.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Market day at the quay' })).toBeVisible();
+  await expect(page.getByText('Rock-pool survey')).toBeHidden();
 });
 
 test('a marker in keys, notes, level names, other names and reasons stands on no desk page', async ({ page }) => {

@@ -64,7 +64,7 @@ test('the whole path with the keyboard only', async ({ page }) => {
   await press(page, button('Make the version'));
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Supported');
   await press(page, button(/^Text: The ferry/));
-  await expect(page.locator('lv-words textarea')).toBeFocused();
+  await expect(page.locator('.rich-field')).toBeFocused();
   await page.keyboard.press('Control+A');
   await page.keyboard.type('The boat goes over the bay at nine and at noon.');
   await page.keyboard.press('Control+Enter');
@@ -140,7 +140,7 @@ test('the whole path with the keyboard only', async ({ page }) => {
   await press(page, link('Bench'));
   await press(page, link(/At the ferry/));
   await press(page, button(/^Text: The ferry/));
-  await expect(page.locator('lv-words textarea')).toBeFocused();
+  await expect(page.locator('.rich-field')).toBeFocused();
   await page.keyboard.press('Control+A');
   await page.keyboard.type('The ferry sails across the bay at nine and at noon.');
   await page.keyboard.press('Control+Enter');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openDemo, reload } from './helpers';
+import { kept, openDemo, reload } from './helpers';
 
 test('filling by group shows who would get two, and giving out waits until it is mended', async ({ page }) => {
   await openDemo(page, '/hand-outs/h-bike');
@@ -14,6 +14,7 @@ test('filling by group shows who would get two, and giving out waits until it is
   await page.getByRole('button', { name: 'Jory S.' }).click();
   await page.getByRole('checkbox', { name: 'Anemones' }).check();
   await page.getByRole('button', { name: 'Keep the card' }).click();
+  await kept(page);
   await page.goto('/hand-outs/h-bike');
   await page.getByRole('button', { name: 'Fill by group' }).click();
   await page.getByLabel('Shanny, 6').selectOption({ label: 'Core' });

@@ -53,7 +53,22 @@ const scheme = {
   },
 };
 
+/** A word at the foot of the page: Lorvet's own paper with a coloured edge, for every severity. */
+const said = (edge: string) => ({
+  background: 'var(--surface)',
+  borderColor: edge,
+  color: 'var(--ink)',
+  detailColor: 'var(--ink-2)',
+  shadow: '0 6px 20px var(--shade)',
+  closeButton: {
+    hoverBackground: 'var(--sunken)',
+    focusRing: { color: 'var(--focus)', shadow: 'none' },
+  },
+});
+const toast = { success: said('var(--moss)'), error: said('var(--madder)') };
+
 export const LorvetPreset = definePreset(Aura, {
+  components: { toast: { colorScheme: { light: toast, dark: toast } } },
   semantic: {
     focusRing: { width: '3px', style: 'solid', color: 'var(--focus)', offset: '1px' },
     colorScheme: { light: scheme, dark: scheme },

@@ -179,7 +179,12 @@ export class MasterPage {
     this.view.chosen.set(id);
     setTimeout(() => {
       const el = this.host.nativeElement.querySelector<HTMLElement>(`[data-block="${CSS.escape(id)}"]`);
-      if (open) el?.querySelector<HTMLElement>('lv-words button')?.click();
+      // The first thing to write in: words that open when pressed, or a field.
+      const field = open
+        ? el?.querySelector<HTMLElement>('lv-words button, lv-rich-words .rest, input, textarea')
+        : null;
+      if (field?.matches('button')) field.click();
+      else if (field) field.focus();
       else el?.focus();
       el?.scrollIntoView({ block: 'nearest' });
     });

@@ -13,6 +13,8 @@ interface Handlers {
 export function openEditor(place: HTMLElement, parts: readonly RichPart[], label: string, handlers: Handlers): Editor {
   const keys = Extension.create({
     name: 'leave',
+    // Before the line break that the kit puts on Ctrl Enter.
+    priority: 1000,
     addKeyboardShortcuts: () => ({
       'Mod-Enter': () => (handlers.done(), true),
       Escape: () => (handlers.done(), true),

@@ -27,6 +27,7 @@ const PAUSE_MS = 500;
   selector: 'lv-rich-words',
   imports: [Rich, Changes, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:pointerdown)': 'pressed = true', '(document:pointerup)': 'released()' },
   template: `
     @if (editing()) {
       <div class="bar" role="toolbar" [attr.aria-label]="'Style of ' + label()">
@@ -146,6 +147,8 @@ export class RichWords {
   protected readonly on = signal({ strong: false, em: false, list: false, numbered: false });
   private editor: Editor | null = null;
   private read: (editor: Editor) => RichPart[] = () => [];
+  protected pressed = false;
+  private closing = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   constructor() {
@@ -170,7 +173,18 @@ export class RichWords {
 
   protected left(event: FocusEvent): void {
     // To the style buttons is not away.
-    if (!this.host.nativeElement.contains(event.relatedTarget as Node | null)) this.leave();
+    if (this.host.nativeElement.contains(event.relatedTarget as Node | null)) return;
+    this.say();
+    // Closing makes the page shorter: not while a button further down is being pressed, which would move from under it.
+    if (this.pressed) this.closing = true;
+    else this.leave();
+  }
+
+  protected released(): void {
+    this.pressed = false;
+    if (!this.closing) return;
+    this.closing = false;
+    setTimeout(() => this.leave());
   }
 
   private async begin(): Promise<void> {
