@@ -57,7 +57,7 @@ const escaped = (text: string) =>
   text
     .replace(/[\\*_]/g, '\\$&')
     .replace(
-      /(^|\n)(\s*)([-+]|\d+[.)])(?=\s)/g,
+      /(^|\n)(\s*)([-+]|\d+[.)])(?=\s|$)/g,
       (_, lead: string, space: string, mark: string) =>
         `${lead}${space}${mark.length > 1 ? `${mark.slice(0, -1)}\\${mark.slice(-1)}` : `\\${mark}`}`,
     );

@@ -1,5 +1,5 @@
 /** What is read as the beginning of a question: "3.", "3)", "Q3:", "Question 3". Groups: number, the rest. */
-const QUESTION = /^\s*(?:(?:question|q)\s*\.?\s*)?\(?(\d{1,3})\s*[.):]\s*(?=\S|$)([\s\S]*)$/i;
+const QUESTION = /^\s*(?:(?:question|q)\s*\.?\s*)?\(?(\d{1,3})\s*[.):](?!\d)\s*([\s\S]*)$/i;
 const QUESTION_WORD = /^\s*question\s+(\d{1,3})\b[.):]?\s*([\s\S]*)$/i;
 /** A choice: "A.", "b)", "(C)", "[d]". Groups: letter, the rest. */
 const CHOICE = /^\s*[([]?([A-Ha-h])[.)\]]\s+(\S[\s\S]*)$/;

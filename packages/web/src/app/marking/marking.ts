@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  forLearner,
   alignedItems,
   contentAddress,
   copyIdOf,
@@ -23,6 +24,7 @@ import {
 import { Clock } from '../platform/clock';
 import { MarkingActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
@@ -42,10 +44,21 @@ function tellingWord(words: string): string {
   return all.reduce((best, w) => (w.length > best.length ? w : best), '');
 }
 
+const SEEN: ReadonlySet<string> = new Set([
+  'drawing',
+  'picture-writing',
+  'photo',
+  'voice',
+  'labels',
+  'spots',
+  'pieces',
+  'table-fill',
+]);
+
 /** Learners down, the master's items across: one column is one question, whoever had which wording. */
 @Component({
   selector: 'lv-marking',
-  imports: [RouterLink, SwatchMark],
+  imports: [LearnerBlockView, RouterLink, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './marking.html',
   styleUrl: './marking.css',
@@ -171,6 +184,9 @@ export class MarkingGrid {
     return {
       item,
       mark,
+      answer,
+      // What words alone do not show: drawings, photographs, recordings, what lies where.
+      seen: SEEN.has(item.kind) && answer ? forLearner(item) : null,
       words: answer ? itemRules(item).answerWords(item, answer) : '',
       key: keyWordsOf(item).join(' / '),
       before,
