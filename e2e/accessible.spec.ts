@@ -12,7 +12,11 @@ const PLACES: Record<string, string> = {
   'marking, all': '/marking',
   marking: '/marking/h-survey',
   keeping: '/keeping',
+  'bring in': '/bring-in',
+  bank: '/bank',
+  'bench, page laid out': '/bench/market',
   'looking as a learner': '/look/h-survey/l-oriel',
+  'looking, a packet': '/look/h-market/l-nessa',
 };
 
 for (const scheme of ['light', 'dark'] as const)

@@ -1,5 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import axe from 'axe-core';
+import { fileURLToPath } from 'node:url';
 
 /** Fails on anything the page's own scripts complain of. */
 export function watchErrors(page: Page): string[] {
@@ -64,3 +65,20 @@ export async function sitDown(page: Page, className: string, name: string): Prom
   await page.getByRole('button', { name }).click();
   await page.getByRole('heading', { name: /^Hello/ }).waitFor();
 }
+
+/** Plans a hand-out of a master for the demo's group of three, gives each the master, and gives it out. */
+export async function giveToAnemones(page: Page, title: string): Promise<void> {
+  await page.goto('/hand-outs');
+  await page.getByRole('button', { name: 'New hand-out' }).click();
+  await page.getByRole('button', { name: title }).first().click();
+  await page.getByRole('button', { name: 'Choose who' }).click();
+  await page.getByRole('checkbox', { name: 'Anemones, 3' }).check();
+  await page.keyboard.press('Escape');
+  for (const name of ['Perran', 'Elowen', 'Senara'])
+    await page.getByRole('radio', { name: new RegExp(`^Master for ${name}`, 'i') }).check();
+  await page.getByRole('button', { name: 'Give out to 3' }).click();
+  await expect(page.getByText('Given out', { exact: true })).toBeVisible();
+  await kept(page);
+}
+
+export const material = (name: string): string => fileURLToPath(new URL(`../test-material/${name}`, import.meta.url));

@@ -113,7 +113,7 @@ describe('a laid-out page', () => {
       'x',
       newId,
     );
-    expect(page?.blocks).toMatchObject([{ kind: 'text', text: '1. Who?\nA. a crab\nB. a gull' }]);
+    expect(page?.blocks).toMatchObject([{ kind: 'text', text: '1\\. Who?\nA. a crab\nB. a gull' }]);
     expect(page?.source).toMatchObject({ title: 'x', id: 'page 1' });
   });
 });

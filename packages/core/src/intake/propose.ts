@@ -126,7 +126,16 @@ const linesOf = (page: MaterialPage): string[] =>
         : [],
   );
 
-const text = (id: Id, words: string): Block => ({ id, kind: 'text', audience: 'learner', text: words.slice(0, 20000) });
+/** Words as a text block. A number or a dash at a line's beginning is what was written there, not the mark of a list. */
+const text = (id: Id, words: string): Block => ({
+  id,
+  kind: 'text',
+  audience: 'learner',
+  text: words
+    .replace(/^(\s*)(\d{1,9})([.)])(?=\s)/gm, '$1$2\\$3')
+    .replace(/^(\s*)([-+])(?=\s)/gm, '$1\\$2')
+    .slice(0, 20000),
+});
 
 function contentBlock(p: Part, newId: () => Id): { block: Block; says: string } | null {
   switch (p.kind) {
@@ -138,7 +147,18 @@ function contentBlock(p: Part, newId: () => Id): { block: Block; says: string } 
     case 'paragraph':
       return { block: text(newId(), p.marker ? `${p.marker} ${p.text}` : p.text), says: 'Text' };
     case 'list':
-      return { block: text(newId(), p.items.map((i) => `- ${i}`).join('\n')), says: `List, ${p.items.length} entries` };
+      return {
+        block: {
+          id: newId(),
+          kind: 'text',
+          audience: 'learner',
+          text: p.items
+            .map((i) => `- ${i}`)
+            .join('\n')
+            .slice(0, 20000),
+        },
+        says: `List, ${p.items.length} entries`,
+      };
     case 'picture':
       return {
         block: {

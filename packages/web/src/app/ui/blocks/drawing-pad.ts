@@ -72,7 +72,7 @@ export class DrawingPad {
     this.pen = event.pointerId;
     const r = this.sheet().nativeElement.getBoundingClientRect();
     this.shape.set(r.height / r.width);
-    this.sheet().nativeElement.setPointerCapture(event.pointerId);
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
     this.open.set({ colour: this.colour(), width: this.width(), points: this.at(event) });
   }
 

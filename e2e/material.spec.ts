@@ -1,0 +1,336 @@
+import { expect, type Locator, type Page, test } from '@playwright/test';
+import { unzipSync } from 'fflate';
+import { readFileSync } from 'node:fs';
+import { faults, giveToAnemones, kept, material, openDemo, reload, sitDown, watchErrors } from './helpers';
+
+async function bring(page: Page, files: Parameters<ReturnType<Page['getByLabel']>['setInputFiles']>[0]): Promise<void> {
+  await page.goto('/bring-in');
+  await page.getByLabel('Choose a file').setInputFiles(files);
+}
+
+async function take(page: Page, title: string): Promise<void> {
+  await page.getByLabel('Title').fill(title);
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.waitForURL('**/bench/*');
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  await kept(page);
+}
+
+async function sitWith(page: Page, title: string): Promise<void> {
+  await sitDown(page, 'Heron class', 'Elowen');
+  await page.getByRole('link', { name: new RegExp(`: ${title}`) }).click();
+}
+
+/** Draws a rectangle on a page's picture, in shares of it, near its foot where nothing covers it. */
+async function drawOn(page: Page, board: Locator, x: number, y: number, w: number, h: number): Promise<void> {
+  await board.evaluate((e) => e.scrollIntoView({ block: 'end' }));
+  const box = await board.boundingBox();
+  if (!box) throw new Error('the board is not on the page');
+  await page.mouse.move(box.x + box.width * x, box.y + box.height * y);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * (x + w), box.y + box.height * (y + h), { steps: 6 });
+  await page.mouse.up();
+}
+
+async function submit(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Submit …' }).click();
+  await page.getByRole('button', { name: 'Submit now' }).click();
+  await expect(page.getByText('Submitted').first()).toBeVisible();
+}
+
+async function marks(page: Page, title: string, says: readonly string[]): Promise<void> {
+  await page.goto('/marking');
+  await page.getByRole('link', { name: title }).first().click();
+  for (const [i, verdict] of says.entries())
+    await expect(
+      page.getByRole('button', { name: new RegExp(`^Elowen.*question ${i + 1}: ${verdict}`) }),
+    ).toBeVisible();
+}
+
+test('a PDF with answers becomes a keyed master, is given and answered', async ({ page }) => {
+  test.setTimeout(120_000);
+  const errors = watchErrors(page);
+  await openDemo(page);
+  await bring(page, material('with-answers.pdf'));
+  await expect(page.getByText('3 of 3 chosen')).toBeVisible();
+  await page.getByRole('button', { name: 'Read 3 pages' }).click();
+  await expect(page.getByText('4 of 4 accepted, 4 with a key.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /Answer key/ })).toContainText('answer key');
+  expect(await faults(page), 'review').toEqual([]);
+  await take(page, 'Bread for the crew');
+  await expect(page.getByText('only for you')).toHaveCount(2);
+  await reload(page);
+
+  await giveToAnemones(page, 'Bread for the crew');
+  await sitWith(page, 'Bread for the crew');
+  await expect(page.getByText('page 1 of 1')).toBeVisible();
+  await page.getByRole('textbox', { name: /How many rolls/ }).fill('8');
+  await page.getByRole('radio', { name: 'before sunrise' }).check();
+  await page.getByRole('checkbox', { name: 'flour' }).check();
+  await page.getByRole('checkbox', { name: 'water' }).check();
+  await page.getByRole('textbox', { name: /another word/ }).fill('bun');
+  await submit(page);
+  await marks(page, 'Bread for the crew', ['right', 'right', 'right', 'right']);
+  expect(errors).toEqual([]);
+});
+
+test('a PDF page as a picture: places proposed, moved by keys, a further one drawn, answered on top of it', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await bring(page, material('mixed.pdf'));
+  await page.getByRole('button', { name: 'Read 2 pages' }).click();
+  await page.getByLabel('Comes in').selectOption({ label: 'as a picture, with answer places on it' });
+  await page.getByRole('button', { name: /What grew this week/ }).click();
+  await page.getByLabel('Comes in').selectOption({ label: 'not at all' });
+  await take(page, 'The garden');
+
+  const place = page.getByRole('button', { name: /^1\. Question 1, short text/ });
+  const left = async () => Number((await place.evaluate((e) => (e as HTMLElement).style.left)).replace('%', ''));
+  const before = await left();
+  await place.focus();
+  await place.press('ArrowRight');
+  await expect.poll(left).toBeCloseTo(before + 0.5, 2);
+  await page.keyboard.press('Control+z');
+  await expect.poll(left).toBeCloseTo(before, 2);
+  // A further place, drawn by mouse.
+  await drawOn(page, page.locator('lv-rect-board .board'), 0.6, 0.72, 0.3, 0.04);
+  await expect(page.getByRole('button', { name: /^4\. Question 4, short text/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Number as they are read' }).click();
+  await expect(page.getByRole('button', { name: /^1\. Question 1, short text/ })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Save as revision 2' }).click();
+  await kept(page);
+
+  await giveToAnemones(page, 'The garden');
+  await sitWith(page, 'The garden');
+  const answers = page.locator('.on-page');
+  await expect(answers).toHaveCount(4);
+  const picture = page.locator('.under img');
+  await expect(picture).toBeVisible();
+  // The learner cannot take hold of the picture: a press on it reaches what lies under, and a drag moves nothing.
+  expect(await page.locator('.under').evaluate((e) => getComputedStyle(e).pointerEvents)).toBe('none');
+  const where = await picture.boundingBox();
+  await page.mouse.move((where?.x ?? 0) + 30, (where?.y ?? 0) + 30);
+  await page.mouse.down();
+  await page.mouse.move((where?.x ?? 0) + 230, (where?.y ?? 0) + 130, { steps: 5 });
+  await page.mouse.up();
+  expect(await picture.boundingBox()).toEqual(where);
+  await page.getByRole('textbox', { name: 'What stands at the wall?' }).fill('the beans');
+  await page.getByRole('textbox', { name: /What would you plant/ }).fill('Peas. They climb.');
+  await expect(page.getByText('Saved')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'What stands at the wall?' })).toHaveValue('the beans');
+});
+
+test('a Word document, its proposals accepted in part, and one undo takes all of it back', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await bring(page, material('questions.docx'));
+  await expect(page.getByText('3 of 3 accepted, 3 with a key.')).toBeVisible();
+  await page.getByRole('checkbox', { name: /^Question 2/ }).uncheck();
+  await expect(page.getByText('2 of 3 accepted')).toBeVisible();
+  await take(page, 'Signals');
+  await expect(page.getByText('2. Name one thing ships speak with.')).toBeVisible();
+  await page.goto('/shelf');
+  await expect(page.getByRole('link', { name: 'Signals', exact: true })).toBeVisible();
+
+  await giveToAnemones(page, 'Signals');
+  await sitWith(page, 'Signals');
+  await expect(page.locator('strong').filter({ hasText: 'flags' })).toBeVisible();
+  await page.getByRole('radio', { name: 'The ship is leaving' }).check();
+  await page.getByRole('radio', { name: 'True' }).check();
+  await submit(page);
+  await marks(page, 'Signals', ['right', 'not yet']);
+
+  await bring(page, material('pictures.docx'));
+  await expect(page.getByRole('img', { name: 'Picture' })).toBeVisible();
+  await take(page, 'Which boat');
+  await expect(page.getByRole('img', { name: 'A red boat with one sail' })).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: bring in/ }).click();
+  await expect(page.getByRole('heading', { name: 'This family is not here' })).toBeVisible();
+});
+
+test('several pictures, each a page to answer on; a large photograph is made smaller', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await page.goto('/bring-in');
+  const big = Buffer.from(
+    await page.evaluate(async () => {
+      const canvas = new OffscreenCanvas(4000, 3000);
+      const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
+      for (let i = 0; i < 400; i++) {
+        pen.fillStyle = `hsl(${i * 37} 60% 50%)`;
+        pen.fillRect((i * 311) % 4000, (i * 173) % 3000, 400, 300);
+      }
+      return [
+        ...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.95 })).arrayBuffer()),
+      ];
+    }),
+  );
+  await bring(page, [
+    { name: 'one.jpg', mimeType: 'image/jpeg', buffer: big },
+    { name: 'two.png', mimeType: 'image/png', buffer: readFileSync(material('boat.png')) },
+  ]);
+  await page.getByRole('button', { name: 'Each a page to answer on' }).click();
+  await take(page, 'Two sheets');
+  const size = await page
+    .locator('lv-rect-board img')
+    .first()
+    .evaluate((e) => [(e as HTMLImageElement).naturalWidth, (e as HTMLImageElement).naturalHeight]);
+  expect(size).toEqual([1800, 1350]);
+  await drawOn(page, page.locator('lv-rect-board .board').last(), 0.1, 0.85, 0.3, 0.06);
+  const block = page.getByRole('group', { name: 'Question 1, short text' });
+  await block.getByRole('button', { name: /^Question: empty/ }).click();
+  await page.getByRole('textbox', { name: 'Question' }).fill('What colour is the boat?');
+  await block.getByRole('textbox', { name: /^Key/ }).fill('red');
+  await block.getByRole('textbox', { name: /^Key/ }).press('Tab');
+  await page.getByRole('button', { name: 'Save as revision 2' }).click();
+  await kept(page);
+  await giveToAnemones(page, 'Two sheets');
+  await sitWith(page, 'Two sheets');
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('textbox', { name: 'What colour is the boat?' }).fill('Red');
+  await submit(page);
+  await marks(page, 'Two sheets', ['right']);
+});
+
+test('a CSV list with its columns mapped and every bad line named', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  const csv =
+    'Task,A,B,C,Right\nWhat swims?,stone,herring,rope,B\nHow many legs has a gull?,,,,2\n,a,b,c,A\nWhich?,a,b,,z\n';
+  await bring(page, { name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  await page.getByLabel('Column Task holds').selectOption({ label: 'Question' });
+  await page.getByRole('button', { name: 'Read the questions' }).click();
+  await expect(page.getByText('2 of 2 accepted')).toBeVisible();
+  await page.getByText('2 lines left out').click();
+  await expect(page.getByText('Line 4: There is no question.')).toBeVisible();
+  await expect(page.getByText('Line 5: The key “z” is none of the choices.')).toBeVisible();
+  await take(page, 'Quick questions');
+  await giveToAnemones(page, 'Quick questions');
+  await sitWith(page, 'Quick questions');
+  await page.getByRole('radio', { name: 'herring' }).check();
+  await page.getByRole('textbox', { name: /legs/ }).fill('3');
+  await submit(page);
+  await marks(page, 'Quick questions', ['right', 'not yet']);
+});
+
+test('a QTI 3 package in, answered, and out again', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await bring(page, material('pictures.qti.zip'));
+  await expect(page.getByText('The sail: 1 areas that are not right are not kept')).toBeVisible();
+  await bring(page, material('choice-and-text.qti.zip'));
+  await expect(page.getByText('The flag: Its feedback is not kept.')).toBeVisible();
+  await take(page, 'Flags and knots');
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Questions as QTI 3' }).click();
+  const files = unzipSync(new Uint8Array(readFileSync(await (await downloading).path())));
+  expect(Object.keys(files).filter((f) => f.startsWith('items/'))).toHaveLength(4);
+  await giveToAnemones(page, 'Flags and knots');
+  await sitWith(page, 'Flags and knots');
+  await page.getByRole('radio', { name: 'All are well' }).check();
+  await page.getByRole('checkbox', { name: 'bowline' }).check();
+  await page.getByRole('textbox', { name: /How deep/ }).fill('4.8 m');
+  await submit(page);
+  await marks(page, 'Flags and knots', ['right', 'partly', 'right', 'nothing given']);
+});
+
+test('a locked, a broken and a foreign file are said in words, and nothing is changed', async ({ page }) => {
+  await openDemo(page);
+  await bring(page, material('locked.pdf'));
+  await expect(page.getByRole('alert')).toContainText('locked with a password');
+  await page.getByLabel('Password of the file').fill('wrong');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByRole('alert')).toContainText('That is not the password');
+  await page.getByLabel('Password of the file').fill('gull');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByText('Which pages?')).toBeVisible();
+  const wrong = async (name: string, bytes: Buffer, says: string) => {
+    await bring(page, { name, mimeType: '', buffer: bytes });
+    await expect(page.getByRole('alert')).toContainText(says);
+  };
+  await wrong('cut.pdf', Buffer.from('hello'), 'damaged, or it is not a PDF');
+  await wrong('cut.docx', readFileSync(material('table.docx')).subarray(0, 900), 'cannot be read as a Word document');
+  await wrong('odd.zip', readFileSync(material('table.docx')), 'not a QTI package');
+  await wrong('list.csv', Buffer.from('Question\n'), 'holds no questions');
+  await wrong('song.mid', Buffer.from('x'), 'Lorvet does not read “.mid” files');
+  await page.goto('/shelf');
+  await expect(page.getByRole('heading', { level: 2 })).toHaveCount(4);
+});
+
+test('the bank: found as you type, picked across activities into a master, with sources and objectives', async ({
+  page,
+}) => {
+  await openDemo(page, '/bank?into=puncture');
+  expect(await faults(page), 'bank').toEqual([]);
+  await page.getByRole('searchbox').fill('limpet');
+  await page.getByRole('button', { name: /^Pick Number: How many limpets/ }).click();
+  await page.getByRole('searchbox').fill('');
+  await page.getByRole('combobox', { name: 'Kind' }).selectOption({ label: 'Page' });
+  await page.getByRole('button', { name: 'Pick page At the till' }).click();
+  await page.getByRole('combobox', { name: 'After' }).selectOption({ label: 'Think like a mechanic' });
+  await expect(page.getByRole('row', { name: /Count and compare/ })).toContainText('0 → 1');
+  await page.getByRole('button', { name: 'Put 2 in' }).click();
+  await expect(page.getByRole('heading', { name: 'Mending a puncture' })).toBeVisible();
+  await expect(page.getByText('How many limpets can you count on the rock?')).toBeVisible();
+  await expect(page.locator('lv-rect-board')).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: 2 from the bank/ }).click();
+  await expect(page.locator('lv-rect-board')).toBeHidden();
+});
+
+test('objectives are listed from CASE and chosen on the Bench; files that nothing uses are cleared', async ({
+  page,
+}) => {
+  await openDemo(page, '/bank');
+  await page.getByRole('button', { name: 'Objectives' }).click();
+  const framework = {
+    CFDocument: { title: 'Harbour skills' },
+    CFItems: [{ identifier: 'hs-1', fullStatement: 'Tie a bowline', humanCodingScheme: 'H.1' }],
+  };
+  const json = { name: 'case.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(framework)) };
+  await page.getByLabel('From a file (CSV or CASE)').setInputFiles(json);
+  await expect(page.getByRole('row', { name: /H\.1 Tie a bowline/ })).toContainText('Harbour skills');
+  await kept(page);
+  await page.goto('/bench/puncture');
+  await page.getByLabel('Take an objective from your list').selectOption({ label: 'H.1 Tie a bowline' });
+  await expect(page.getByLabel(/^Objective \d/).last()).toHaveValue('Tie a bowline');
+
+  await page.goto('/keeping');
+  await expect(page.getByRole('button', { name: 'Everything is in use' })).toBeDisabled();
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^Remove Mending a puncture/ }).click();
+  await kept(page);
+  await page.goto('/keeping');
+  await page.getByRole('button', { name: /^Clear 1 that nothing uses/ }).click();
+  await expect(page.getByRole('button', { name: 'Everything is in use' })).toBeVisible();
+});
+
+test('an answer sheet by rule, keyed by letters; a page kept as a template and used again', async ({ page }) => {
+  await openDemo(page, '/bench/puncture');
+  await page.getByRole('button', { name: 'Answer sheet …' }).click();
+  await page.getByLabel('Questions', { exact: true }).fill('6');
+  await page.getByLabel('Key', { exact: true }).fill('ACBE');
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page.getByRole('alert')).toContainText('The key of question 4 is “E”');
+  await page.getByLabel('Key', { exact: true }).fill('ACBD');
+  await expect(page.getByText('4 of 6 keys given.')).toBeVisible();
+  const sheet = { name: 'questions.pdf', mimeType: 'application/pdf', buffer: readFileSync(material('mixed.pdf')) };
+  await page.getByLabel(/The questions as a PDF/).setInputFiles(sheet);
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  const made = page.getByRole('region', { name: 'Page 3' });
+  await expect(made.getByRole('radio', { name: 'Key: C' }).nth(1)).toBeChecked();
+  await expect(made.getByRole('link', { name: 'Open questions (PDF)' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Settings of page 3' }).click();
+  await page.getByLabel('Day').fill('Friday');
+  await page.getByLabel('Day').press('Tab');
+  await page.getByLabel('Sign').selectOption('star');
+  await page.getByLabel('Name of the template').fill('Friday sheet');
+  await page.getByRole('button', { name: 'Keep as a template' }).click();
+  await page.getByLabel('A page from a template').selectOption({ label: 'Friday sheet' });
+  await expect(page.getByRole('region', { name: 'Page 4' }).getByText('Friday')).toBeVisible();
+  await page.getByRole('button', { name: 'Clean copy' }).click();
+  await expect(page.getByRole('region', { name: 'Page 5' })).toBeVisible();
+});
