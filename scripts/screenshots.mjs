@@ -15,6 +15,30 @@ const VIEWS = {
   shelf: { path: '/shelf' },
   'bench-master': { path: '/bench/puncture', act: (p) => p.locator('[data-block="pun-q3"]').focus() },
   'bench-version': { path: '/bench/rock-pool/rp-sup' },
+  'bench-page': {
+    path: '/bench/market',
+    act: async (p) => {
+      await p.getByRole('button', { name: 'Settings of page 4' }).click();
+      await p.locator('lv-page-layout').evaluate((e) => e.scrollIntoView({ block: 'center' }));
+    },
+  },
+  'bring-in': {
+    path: '/bring-in',
+    act: async (p) => {
+      await p.getByLabel('Choose a file').setInputFiles(`${root}test-material/with-answers.pdf`);
+      await p.getByRole('button', { name: 'Read 3 pages' }).click();
+      await p.getByText('4 of 4 accepted').waitFor();
+      await p.waitForTimeout(1200);
+    },
+  },
+  bank: {
+    path: '/bank',
+    act: async (p) => {
+      await p.getByRole('searchbox').fill('fish');
+      await p.waitForTimeout(700);
+      await p.getByRole('button', { name: /^Pick/ }).first().click();
+    },
+  },
   upkeep: { path: '/bench/rock-pool/upkeep' },
   learners: { path: '/learners', act: (p) => p.getByRole('button', { name: 'Oriel P.' }).click() },
   plan: { path: '/hand-outs/h-bike' },
@@ -34,6 +58,16 @@ const VIEWS = {
       await p.getByRole('button', { name: 'Oriel P.' }).click();
       await p.getByRole('link', { name: /Look/ }).click();
       await p.getByRole('button', { name: 'Aa Comfort' }).click();
+    },
+  },
+  'desk-pieces': {
+    path: '/desk',
+    act: async (p) => {
+      await p.getByRole('button', { name: 'Kestrel class' }).click();
+      await p.getByRole('button', { name: 'Nessa' }).click();
+      await p.getByRole('link', { name: /Market day/ }).click();
+      await p.getByRole('button', { name: /On the quay/ }).click();
+      await p.getByRole('button', { name: 'fish', exact: true }).click();
     },
   },
   marking: { path: '/marking/h-survey', act: (p) => p.locator('[data-cell="2-0"]').click() },

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { type Content, itemsOf } from '../activity/activity';
-import type { Block } from '../activity/blocks';
+import { type Block, isItem } from '../activity/blocks';
 import { type Family, latest } from '../activity/family';
 import { demoWorkspace } from '../demo/index';
 import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
@@ -145,5 +145,59 @@ describe('suggest', () => {
     expect(by.get('l-perran')).toMatchObject({ versionId: 'rp-ext' });
     // Nobody is given what was made for somebody else.
     expect([...by.values()].filter((s) => s.versionId === 'rp-oriel')).toHaveLength(1);
+  });
+});
+
+describe('the package of a packet with every kind of block', () => {
+  const MARK = 'Xyzzy-marker';
+  const market = demoWorkspace(Date.UTC(2026, 10, 24)).families['market'] as Family;
+  const marked = (b: Block): Block => {
+    const noted = isItem(b) ? ({ ...b, note: MARK } as Block) : b;
+    switch (noted.kind) {
+      case 'gaps':
+        return {
+          ...noted,
+          mode: 'typed',
+          extra: [MARK],
+          gaps: noted.gaps.map((g) => ({ ...g, key: [MARK], others: [MARK] })),
+        };
+      case 'table-fill':
+        return {
+          ...noted,
+          rows: noted.rows.map((r) => ({
+            ...r,
+            cells: r.cells.map((c) => (c.blank ? { ...c, text: MARK, key: [MARK] } : c)),
+          })),
+        };
+      case 'spots':
+        return { ...noted, targets: noted.targets.map((t) => ({ ...t, text: MARK })) };
+      case 'paper':
+        return { ...noted, key: MARK };
+      default:
+        return noted;
+    }
+  };
+
+  it('holds no key, note, source, teacher’s block or page', () => {
+    const { content } = latest(market);
+    const source = { familyId: 'f', revision: 1, id: 'x', title: MARK };
+    const pages = content.pages.map((p) => ({
+      ...p,
+      source,
+      blocks: [
+        ...p.blocks.map((b) => ({ ...marked(b), source }) as Block),
+        { id: `${p.id}-n`, kind: 'teacher-note' as const, audience: 'teacher' as const, text: MARK },
+      ],
+    }));
+    const keyPage = { id: 'k', title: MARK, orientation: 'portrait' as const, audience: 'key' as const, blocks: [] };
+    const frozen = { ...freeze(market, null, '2026-11-24', {}), content: { ...content, pages: [...pages, keyPage] } };
+    const given = learnerPackage({ id: 'h', title: 'T', note: '', way: 'one-each', dueAt: null }, frozen);
+    expect(learnerPackageSchema.parse(given)).toEqual(given);
+    expect(given.pages).toHaveLength(5);
+    expect(JSON.stringify(given)).not.toContain(MARK);
+    // What it shows it also brings, and nothing else.
+    expect([...given.assetIds].sort()).toEqual(
+      [...new Set(JSON.stringify(given.pages).match(/sha256-[0-9a-f]+/g))].sort(),
+    );
   });
 });

@@ -116,6 +116,7 @@ const THEME = 'lorvet-theme';
       white-space: nowrap;
     }
     main {
+      position: relative;
       min-height: 0;
       overflow: auto;
       outline: none;

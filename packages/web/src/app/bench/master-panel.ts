@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { type Block, DEMANDS, findBlock, isItem, type ItemBlock, listOf, measure, whereUsed } from '@lorvet/core';
+import {
+  type Block,
+  DEMANDS,
+  findBlock,
+  isItem,
+  type ItemBlock,
+  listOf,
+  measure,
+  objectiveCoverage,
+  whereUsed,
+} from '@lorvet/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { BenchView, nameOf, numbersOf } from './bench-view';
 import { MeasuresTable } from './measures-table';
@@ -119,6 +129,9 @@ import { QtiOut } from './qti-out';
                   [attr.aria-label]="'Objective ' + ($index + 1)"
                   (change)="objective(o.id, text.value)"
                 />
+                <span class="tag" [class.madder]="!asked().get(o.id)" [title]="'Items that ask for this objective'">{{
+                  asked().get(o.id) ?? 0
+                }}</span>
                 <button
                   class="btn quiet icon"
                   type="button"
@@ -251,6 +264,11 @@ export class MasterPanel {
     );
   }
 
+  /** How many items ask for each objective. */
+  protected readonly asked = computed(() => {
+    const master = this.view.master();
+    return new Map(master ? objectiveCoverage(master).map((o) => [o.id, o.items]) : []);
+  });
   /** Those of the teacher's list that this activity does not name yet. */
   protected readonly listed = computed(() => {
     const here = new Set(this.view.master()?.objectives.map((o) => o.id));

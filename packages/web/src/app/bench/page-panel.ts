@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Page, type PageMark, PAGE_SIZES } from '@lorvet/core';
+import { listOf, type Page, type PageMark, PAGE_SIZES } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
 import { Notice } from '../ui/notice';
 import { PageMarkView, SIGNS } from '../ui/page-mark';
@@ -115,6 +115,24 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
           <input class="input grow" #name maxlength="120" [value]="p.title" aria-label="Name of the template" />
           <button class="btn" type="submit"><svg lucideIcon="layout-template"></svg>Keep as a template</button>
         </form>
+        @if (templates().length) {
+          <h3>Templates</h3>
+          <ul>
+            @for (t of templates(); track t.id) {
+              <li class="row">
+                <span class="grow">{{ t.name }}</span>
+                <button
+                  class="btn quiet icon"
+                  type="button"
+                  [attr.aria-label]="'Remove the template ' + t.name"
+                  (click)="dropTemplate(t.id, t.name)"
+                >
+                  <svg lucideIcon="x"></svg>
+                </button>
+              </li>
+            }
+          </ul>
+        }
         <button class="btn quiet" type="button" (click)="view.chosenPage.set(null)">About the whole activity</button>
       </div>
     }
@@ -203,6 +221,13 @@ export class PagePanel {
     if (!page || !id) return;
     this.view.work.dispatch(BenchActions.templateKept({ template: { id, name: name.trim() || 'Page', page } }));
     this.notice.done('Kept as a template', 'Choose it beside “Page” at the end of any master.');
+  }
+
+  protected readonly templates = computed(() => listOf(this.view.work.templates()));
+
+  protected dropTemplate(id: string, name: string): void {
+    this.view.work.dispatch(BenchActions.templateRemoved({ id, name }));
+    this.notice.done('Template removed', 'Pages made from it stay. Undo brings it back.');
   }
 
   private change(change: (page: Page) => Page): void {

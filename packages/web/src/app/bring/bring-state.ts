@@ -188,10 +188,7 @@ export class BringState {
     await this.guard(async () => {
       await this.reopen();
       this.busy.set({ what: 'Reading the pages', done: 0, of: pages.length });
-      const reading = await this.intake.readPdf(pages, (done) =>
-        this.busy.set({ what: 'Reading the pages', done, of: pages.length }),
-      );
-      this.review(reading);
+      this.review(await this.intake.readPdf(pages, (done) => this.progress(done)));
     });
   }
 
@@ -340,9 +337,8 @@ export class BringState {
   }
 
   private async takePictures(files: readonly File[]): Promise<void> {
-    const progress = (done: number) => this.busy.set({ what: 'Taking the pictures in', done, of: files.length });
-    progress(0);
-    const { assets, left } = await this.intake.readPictures(files, progress);
+    this.busy.set({ what: 'Taking the pictures in', done: 0, of: files.length });
+    const { assets, left } = await this.intake.readPictures(files, (done) => this.progress(done));
     if (left.length)
       this.problem.set({ message: `${left.length} of ${files.length} files could not be taken.`, details: left });
     this.pictures.set(assets);
@@ -365,6 +361,12 @@ export class BringState {
       if (error instanceof IntakeProblem && error.details.includes('locked')) this.locked.set(true);
       throw error;
     }
+  }
+
+  /** A word of progress may come after the work it speaks of: by then nothing is busy any more. */
+  private progress(done: number): void {
+    const busy = this.busy();
+    if (busy) this.busy.set({ ...busy, done });
   }
 
   private async reopen(): Promise<void> {

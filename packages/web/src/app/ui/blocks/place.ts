@@ -18,6 +18,7 @@ import { PieceButton } from './piece-button';
       [class.place]="!tray()"
       [class.ready]="picked() !== null"
       [class.full]="pieces().length"
+      [class.stack]="stack()"
       (click)="picked() !== null && put.emit()"
     >
       @for (p of pieces(); track p.id) {
@@ -54,6 +55,31 @@ import { PieceButton } from './piece-button';
       display: block;
       min-width: 0;
     }
+    /* Pieces stand over the place and change nothing beside it, so that it does not move from under a dragged piece. */
+    .stack {
+      position: relative;
+      flex-wrap: nowrap;
+      justify-content: center;
+      padding: 0;
+      white-space: nowrap;
+    }
+    .stack lv-piece {
+      position: absolute;
+      left: 50%;
+      bottom: calc(4px + var(--lift, 0px));
+      translate: -50% 0;
+      z-index: 1;
+    }
+    .stack lv-piece:nth-of-type(2) {
+      bottom: calc(52px + var(--lift, 0px));
+    }
+    .stack lv-piece:nth-of-type(3) {
+      bottom: calc(100px + var(--lift, 0px));
+    }
+    .stack .here {
+      padding: 4px 6px;
+      font-size: 0.85em;
+    }
   `,
 })
 export class Place {
@@ -62,6 +88,8 @@ export class Place {
   readonly tray = input(false);
   readonly pieces = input.required<readonly Piece[]>();
   readonly picked = input<string | null>(null);
+  /** For narrow places in a row. */
+  readonly stack = input(false);
   readonly locked = input(false);
   readonly pressed = output<string>();
   readonly put = output();

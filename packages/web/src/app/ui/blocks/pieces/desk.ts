@@ -72,6 +72,7 @@ import { Place } from '../place';
               @for (m of marks(); track m.id) {
                 <div class="mark">
                   <lv-place
+                    [stack]="true"
                     [place]="m.id"
                     [name]="placeName(m.id)"
                     [pieces]="at(m.id)"
