@@ -12,7 +12,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { readRich, type RichPart, writeRich } from '@lorvet/core';
+import { plainRich, readRich, type RichPart, writeRich } from '@lorvet/core';
 import type { Editor } from '@tiptap/core';
 import { Changes } from './changes';
 import { Rich } from './blocks/rich';
@@ -72,7 +72,7 @@ const PAUSE_MS = 500;
     } @else {
       <button class="rest" type="button" [attr.aria-label]="label() + ': ' + (text() || 'empty')" (click)="enter()">
         @if (was() !== undefined && was() !== text()) {
-          <lv-changes [was]="was()!" [now]="text()" />
+          <lv-changes [was]="plain(was()!)" [now]="plain(text())" />
         } @else if (text()) {
           <lv-rich [text]="text()" />
         } @else {
@@ -144,6 +144,8 @@ export class RichWords {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly place = viewChild<ElementRef<HTMLElement>>('place');
   protected readonly editing = signal(false);
+  /** What differs is shown in words; a change of style alone is not seen here. */
+  protected readonly plain = plainRich;
   protected readonly on = signal({ strong: false, em: false, list: false, numbered: false });
   private editor: Editor | null = null;
   private read: (editor: Editor) => RichPart[] = () => [];

@@ -5,6 +5,7 @@ import {
   contentChild,
   inject,
   input,
+  linkedSignal,
   output,
   type TemplateRef,
 } from '@angular/core';
@@ -97,7 +98,9 @@ import { PictureField } from './picture-field';
   `,
 })
 export class Rows<P extends Piece> {
-  readonly rows = input.required<readonly P[]>();
+  readonly given = input.required<readonly P[]>({ alias: 'rows' });
+  /** With what was changed here a moment ago: two changes may come before the page is drawn anew. */
+  protected readonly rows = linkedSignal(() => this.given());
   readonly label = input.required<string>();
   readonly pictures = input(false);
   readonly canAdd = input(true);
@@ -117,21 +120,26 @@ export class Rows<P extends Piece> {
   }
 
   protected add(): void {
-    this.changed.emit([...this.rows(), this.fresh()({ id: this.clock.newId(), text: '' })]);
+    this.tell([...this.rows(), this.fresh()({ id: this.clock.newId(), text: '' })]);
   }
 
   protected drop(row: P): void {
-    this.changed.emit(this.rows().filter((r) => r !== row));
+    this.tell(this.rows().filter((r) => r !== row));
   }
 
   protected move(at: number, by: -1 | 1): void {
     const rows = [...this.rows()];
     const [row] = rows.splice(at, 1);
     if (row) rows.splice(at + by, 0, row);
+    this.tell(rows);
+  }
+
+  private tell(rows: P[]): void {
+    this.rows.set(rows);
     this.changed.emit(rows);
   }
 
   private say(was: P, now: P): void {
-    this.changed.emit(this.rows().map((r) => (r === was ? now : r)));
+    this.tell(this.rows().map((r) => (r === was ? now : r)));
   }
 }

@@ -15,7 +15,7 @@ const schema = z.object({ ...itemBase, kind: z.literal('paper'), key: z.string()
 type Paper = z.infer<typeof schema>;
 const learnerSchema = z.object({ ...learnerItemBase, kind: z.literal('paper') });
 
-/** Done on paper and handed in: the learner only says that it is done. */
+/** Done on paper: the learner only says that it is done. */
 export const paper: BlockKind<Paper, z.infer<typeof learnerSchema>> = {
   kind: 'paper',
   label: 'On paper',

@@ -1,4 +1,4 @@
-import { Directive, inject, input } from '@angular/core';
+import { Directive, inject, input, linkedSignal } from '@angular/core';
 import type { Block, BlockKindName } from '@lorvet/core';
 import { Clock } from '../../platform/clock';
 
@@ -7,7 +7,9 @@ export type BlockOf<K extends BlockKindName> = Extract<Block, { kind: K }>;
 /** What every editor of a block kind is given: what the block holds besides its question and its notes. */
 @Directive()
 export abstract class EditorPart<B extends Block> {
-  readonly block = input.required<B>();
+  readonly given = input.required<B>({ alias: 'block' });
+  /** The block with what was changed here a moment ago: two changes may come before the page is drawn anew. */
+  readonly block = linkedSignal(() => this.given());
   /** Called with the block as it is now; set by the Bench. */
   readonly change = input<(block: Block) => void>(() => undefined);
   private readonly clock = inject(Clock);
@@ -17,7 +19,9 @@ export abstract class EditorPart<B extends Block> {
   }
 
   protected set(fields: Partial<B>): void {
-    this.change()({ ...this.block(), ...fields } as Block);
+    const next = { ...this.block(), ...fields };
+    this.block.set(next);
+    this.change()(next as Block);
   }
 }
 

@@ -12,7 +12,7 @@ import { PieceFace } from './piece-face';
     type="button"
     [disabled]="locked()"
     [attr.aria-pressed]="picked()"
-    [attr.aria-label]="piece().text + (where() ? ', in ' + where() : '')"
+    [attr.aria-label]="(piece().text || 'a piece without words') + (where() ? ', in ' + where() : '')"
     (click)="pressed.emit(); $event.stopPropagation()"
   >
     <lv-piece-face [piece]="piece()" />
