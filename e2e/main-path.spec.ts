@@ -173,6 +173,8 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.getByRole('textbox', { name: /Where do the hens scratch/ }).fill('the yard');
   await page.getByRole('button', { name: 'Submit …' }).click();
   await page.getByRole('button', { name: 'Submit now' }).click();
+  // The sheet is left once the work is written.
+  await page.waitForURL('**/desk/work');
   await page.goto('/marking');
   await page.getByRole('link', { name: 'Feeding the hens' }).click();
   await expect(page.getByRole('row', { name: /Derwa M/ })).toContainText('submitted, go 2');

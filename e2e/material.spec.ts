@@ -271,11 +271,14 @@ test('the bank: found as you type, picked across activities into a master, with 
   await page.getByRole('searchbox').fill('');
   await page.getByRole('combobox', { name: 'Kind' }).selectOption({ label: 'Page' });
   await page.getByRole('button', { name: 'Pick page At the till' }).click();
-  await page.getByRole('combobox', { name: 'After' }).selectOption({ label: 'Think like a mechanic' });
+  await page.getByRole('combobox', { name: 'Pages after' }).selectOption({ label: 'Think like a mechanic' });
   await expect(page.getByRole('row', { name: /Count and compare/ })).toContainText('0 → 1');
+  await page.getByRole('combobox', { name: 'Items' }).selectOption({ label: 'at the top of it' });
   await page.getByRole('button', { name: 'Put 2 in' }).click();
   await expect(page.getByRole('heading', { name: 'Mending a puncture' })).toBeVisible();
-  await expect(page.getByText('How many limpets can you count on the rock?')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Page 1' }).getByRole('group').first()).toContainText(
+    'How many limpets',
+  );
   await expect(page.locator('lv-rect-board')).toBeVisible();
   await page.getByRole('button', { name: /^Undo: 2 from the bank/ }).click();
   await expect(page.locator('lv-rect-board')).toBeHidden();

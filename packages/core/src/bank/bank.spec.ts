@@ -52,6 +52,14 @@ describe('the bank', () => {
     ]);
   });
 
+  it('items go between two blocks of a page where they are wanted', () => {
+    const picked = pickFromBank(workspace.families, ['market/mk-p2/mk-q3'], newId);
+    const content = withPicked(latest(pool).content, picked, null, newId, { pageId: 'rp-p1', after: 'rp-t1' });
+    const ids = content.pages[0]?.blocks.map((b) => b.id) ?? [];
+    expect(ids.indexOf(picked.blocks[0]?.id ?? '')).toBe(ids.indexOf('rp-t1') + 1);
+    expect(content.pages).toHaveLength(latest(pool).content.pages.length);
+  });
+
   it('a clean copy of a page shares no id with it, and its places follow', () => {
     const page = latest(workspace.families['market'] as Family).content.pages[3];
     if (!page) throw new Error('the demo changed');

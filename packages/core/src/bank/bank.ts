@@ -113,19 +113,36 @@ export function pickFromBank(families: Readonly<Record<Id, Family>>, ids: readon
   return { pages, blocks, objectives: [...objectives].map(([id, text]) => ({ id, text })) };
 }
 
-/** The content with what was picked: blocks on a page (a new one where none is named), pages after it. */
-export function withPicked(content: Content, picked: Picked, afterPage: Id | null, newId: () => Id): Content {
+/** Where picked blocks go: onto a page, after one of its blocks (null: at its top). */
+export interface BlockPlace {
+  readonly pageId: Id;
+  readonly after: Id | null;
+}
+
+/**
+ * The content with what was picked: blocks at their place, or on a page of their own where none is given; pages after
+ * `afterPage` (null: at the end).
+ */
+export function withPicked(
+  content: Content,
+  picked: Picked,
+  afterPage: Id | null,
+  newId: () => Id,
+  place?: BlockPlace,
+): Content {
   const known = new Set(content.objectives.map((o) => o.id));
   const objectives = [...content.objectives, ...picked.objectives.filter((o) => !known.has(o.id))].slice(0, 60);
   const at = afterPage === null ? content.pages.length : content.pages.findIndex((p) => p.id === afterPage) + 1;
-  const home = picked.blocks.length
-    ? [{ id: newId(), title: 'From the bank', orientation: 'portrait' as const, blocks: [...picked.blocks] }]
-    : [];
-  return {
-    ...content,
-    objectives,
-    pages: [...content.pages.slice(0, at), ...home, ...picked.pages, ...content.pages.slice(at)],
-  };
+  const home =
+    picked.blocks.length && !place
+      ? [{ id: newId(), title: 'From the bank', orientation: 'portrait' as const, blocks: [...picked.blocks] }]
+      : [];
+  const pages = content.pages.map((p) => {
+    if (!place || p.id !== place.pageId) return p;
+    const from = place.after === null ? 0 : p.blocks.findIndex((b) => b.id === place.after) + 1;
+    return { ...p, blocks: [...p.blocks.slice(0, from), ...picked.blocks, ...p.blocks.slice(from)] };
+  });
+  return { ...content, objectives, pages: [...pages.slice(0, at), ...home, ...picked.pages, ...pages.slice(at)] };
 }
 
 /** How often each objective is asked in a content, and by which items; objectives that nothing asks are there too. */

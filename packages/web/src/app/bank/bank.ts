@@ -9,10 +9,12 @@ import {
   findBlock,
   forLearner,
   type LearnerBlock,
+  labelOf,
   latest,
   listOf,
   objectiveCoverage,
   pickFromBank,
+  plainTextOf,
   withPicked,
 } from '@lorvet/core';
 import { BankSearch } from '../platform/bank-search';
@@ -52,6 +54,8 @@ export class Bank {
   protected readonly picked = signal<readonly BankEntry[]>([]);
   protected readonly target = signal<string | null>(null);
   protected readonly afterPage = signal<string>('');
+  /** Where items go: "<page>/<block>", or "<page>/" for its top; empty for a page of their own. */
+  protected readonly itemsAt = signal('');
   protected readonly title = signal('');
   protected readonly view = signal<'things' | 'objectives'>('things');
   protected readonly filters: readonly { key: keyof BankFilter; label: string; any: string }[] = [
@@ -115,7 +119,7 @@ export class Bank {
     const label = `${n} from the bank`;
     let id = this.where();
     if (master) {
-      const content = withPicked(master, picked, this.afterPage() || null, newId);
+      const content = withPicked(master, picked, this.afterPage() || null, newId, this.place());
       this.work.dispatch(BringActions.addedToMaster({ familyId: id, content, assets: [], label }));
     } else {
       const stamp = this.work.stamp(1);
@@ -140,6 +144,21 @@ export class Bank {
     this.picked.set([]);
     this.notice.done(`${n} thing${n === 1 ? '' : 's'} put in, sources kept`, 'One undo takes them out again.');
     void this.router.navigate(['/bench', id]);
+  }
+
+  /** The blocks of the master after which items can go, page by page. */
+  protected readonly places = computed(() =>
+    (this.master()?.pages ?? []).map((p) => ({
+      id: p.id,
+      title: p.title,
+      blocks: p.blocks.map((b) => ({ id: b.id, name: plainTextOf(b).slice(0, 50) || labelOf(b) })),
+    })),
+  );
+  protected readonly hasItems = computed(() => this.picked().some((p) => p.blockId !== null));
+
+  private place() {
+    const [pageId, after] = this.itemsAt().split('/');
+    return pageId ? { pageId, after: after || null } : undefined;
   }
 
   private picks() {

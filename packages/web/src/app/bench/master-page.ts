@@ -1,5 +1,14 @@
 import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
@@ -29,6 +38,9 @@ import { BenchView, nameOf, numbersOf } from './bench-view';
 import { FIRST_KINDS, KIND_GROUPS } from './kind-groups';
 import { PageLayout } from './page-layout';
 import { moveBlock, placeBlock, withoutBlock, withPage } from './master-edits';
+
+/** Blocks drawn at first, and at each further step. */
+const FIRST_BLOCKS = 40;
 
 /** The master as it is written: its pages, block by block. */
 @Component({
@@ -64,10 +76,47 @@ export class MasterPage {
     const master = this.view.master();
     return master ? numbersOf(master) : new Map<Id, number>();
   });
+  /** How many blocks are on the page: more come as the end of them comes into sight, so that a large master opens at once. */
+  private readonly budget = signal(FIRST_BLOCKS);
+  protected readonly shown = computed(() => {
+    let left = this.budget();
+    return (this.view.master()?.pages ?? []).flatMap((page) => {
+      if (left <= 0) return [];
+      const blocks = left >= page.blocks.length ? page.blocks : page.blocks.slice(0, left);
+      left -= page.blocks.length + 1;
+      return [{ page, blocks, whole: blocks.length === page.blocks.length }];
+    });
+  });
+  protected readonly isCut = computed(() => {
+    const shown = this.shown();
+    return shown.length < (this.view.master()?.pages.length ?? 0) || shown.some((s) => !s.whole);
+  });
+  private readonly end = viewChild<ElementRef<HTMLElement>>('end');
   protected readonly nextRevision = computed(() => {
     const family = this.view.family();
     return family ? latest(family).n + 1 : 1;
   });
+
+  constructor() {
+    effect(() => {
+      this.view.familyId();
+      this.budget.set(FIRST_BLOCKS);
+    });
+    // The foot of what is shown, watched anew each time it is drawn.
+    effect((onCleanup) => {
+      const foot = this.end()?.nativeElement;
+      this.budget();
+      if (!foot) return;
+      const watcher = new IntersectionObserver(
+        (entries) => {
+          if (entries.some((e) => e.isIntersecting)) this.budget.update((n) => n + FIRST_BLOCKS);
+        },
+        { rootMargin: '600px' },
+      );
+      watcher.observe(foot);
+      onCleanup(() => watcher.disconnect());
+    });
+  }
 
   protected name(block: Block): string {
     return nameOf(block, this.numbers().get(block.id) ?? 0);
@@ -129,6 +178,7 @@ export class MasterPage {
   protected addPage(): void {
     const [id] = this.view.work.stamp(1).ids;
     if (id) this.view.changeMaster((c) => withPage(c, id), 'add a page');
+    if (id) this.reach(id);
   }
 
   protected addTemplate(id: string): void {
@@ -177,6 +227,7 @@ export class MasterPage {
 
   private choose(id: Id, open = false): void {
     this.view.chosen.set(id);
+    this.reach(id);
     setTimeout(() => {
       const el = this.host.nativeElement.querySelector<HTMLElement>(`[data-block="${CSS.escape(id)}"]`);
       // The first thing to write in: words that open when pressed, or a field.
@@ -188,5 +239,18 @@ export class MasterPage {
       else el?.focus();
       el?.scrollIntoView({ block: 'nearest' });
     });
+  }
+
+  /** Shows as much as it takes to have a block or page on the page. */
+  private reach(id: Id): void {
+    let n = 0;
+    for (const p of this.view.master()?.pages ?? []) {
+      const at = p.blocks.findIndex((b) => b.id === id);
+      if (at >= 0 || p.id === id) {
+        this.budget.update((old) => Math.max(old, n + at + FIRST_BLOCKS));
+        return;
+      }
+      n += p.blocks.length + 1;
+    }
   }
 }

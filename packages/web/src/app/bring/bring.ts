@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Block, forLearner, keyWordsOf, latest } from '@lorvet/core';
@@ -7,6 +17,9 @@ import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
 import { pictureUrl } from '../platform/files';
 import { type As, BringState, isQuestion } from './bring-state';
+
+/** Proposals drawn at first, and at each further step. */
+const SHOWN = 40;
 
 /** Where what a teacher owns already comes in: a file is read, looked over, and taken or left. */
 @Component({
@@ -42,7 +55,7 @@ export class Bring {
     const page = this.state.page();
     if (!page) return [];
     const choice = this.state.choiceOf(page.n);
-    return page.proposals.map((p) => ({
+    return page.proposals.slice(0, this.most()).map((p) => ({
       ...p,
       question: isQuestion(p),
       yes: choice.accepted.has(p.id),
@@ -51,6 +64,14 @@ export class Bring {
       keys: keyWordsOf(p.block).join(' / '),
     }));
   });
+  /** How many proposals of the page are drawn: a long document opens at once. */
+  protected readonly most = linkedSignal({ source: () => this.state.at(), computation: () => SHOWN });
+  protected readonly hidden = computed(() => Math.max(0, (this.state.page()?.proposals.length ?? 0) - this.most()));
+
+  protected showMore(): void {
+    this.most.update((n) => n + SHOWN);
+  }
+
   /** The page as it stands in the file, where it has a look of its own. */
   protected readonly looks = computed(() => {
     const page = this.state.page();
