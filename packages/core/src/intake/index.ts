@@ -2,8 +2,9 @@ export * from './accept';
 export * from './answer-sheet';
 export { type FoundPicture, readHtml } from './html';
 export { type DrawnShape, type LaidOutPage, readLaidOut, type TextItem } from './lines';
+export type { Proposal } from './item-of';
 export type { Material, MaterialPage, Part } from './material';
-export { propose, type Proposal, setApart, type Proposed, type ProposedPage } from './propose';
+export { propose, setApart, type Proposed, type ProposedPage } from './propose';
 export * from './question-list';
 export {
   type QtiReading,

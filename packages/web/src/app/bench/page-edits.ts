@@ -17,7 +17,7 @@ export function doublePage(content: Content, pageId: Id, newId: () => Id): Conte
 export function movePage(content: Content, pageId: Id, by: -1 | 1): Content {
   const pages = [...content.pages];
   const at = pages.findIndex((p) => p.id === pageId);
-  const [page] = pages.splice(at, 1);
+  const [page] = at < 0 ? [] : pages.splice(at, 1);
   if (!page || at + by < 0 || at + by > pages.length) return content;
   pages.splice(at + by, 0, page);
   return { ...content, pages };

@@ -1,11 +1,21 @@
 import { describe, expect, it } from '@jest/globals';
-import { derive, emptyWorkspace, type Family, latest, type Workspace } from '@lorvet/core';
+import { derive, emptyWorkspace, type Family, latest, type Page, type Workspace } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
-import { BenchActions, DeskActions, KeepingActions, LearnersActions, MarkingActions, ShelfActions } from './actions';
+import {
+  BenchActions,
+  BringActions,
+  DeskActions,
+  KeepingActions,
+  LearnersActions,
+  MarkingActions,
+  ShelfActions,
+} from './actions';
 import { initialState, type LorvetState, reducer } from './reducer';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24));
 const start: LorvetState = reducer(initialState, KeepingActions.loaded({ workspace: demo, started: true }));
+const lone = { id: 'lone', mime: 'image/png' as const, name: 'lone.png', data: 'AAAA' };
+const objective = { id: 'o', code: '', text: 'Count', subject: '', ages: '', from: '' };
 const stamp = { at: '2026-11-24T09:00:00.000Z', author: 'T', ids: ['n1', 'n2', 'n3'] };
 const undo = (s: LorvetState) => reducer(s, KeepingActions.undo());
 const redo = (s: LorvetState) => reducer(s, KeepingActions.redo());
@@ -27,6 +37,11 @@ describe('undo and redo', () => {
       BenchActions.masterChanged({ familyId: 'rock-pool', content: master, label: 'title' }),
       BenchActions.versionRemoved({ familyId: 'rock-pool', versionId: 'rp-sup', name: 'Supported' }),
       write('It walks to the side.'),
+      BringActions.addedToMaster({ familyId: 'puncture', content: master, assets: [lone], label: 'bring in' }),
+      BringActions.madeMaster({ family: { ...family(start), id: 'new' }, assets: [lone], label: 'bring in' }),
+      BringActions.objectivesListed({ objectives: [objective], label: 'objectives' }),
+      BringActions.assetsCleared({ ids: Object.keys(demo.assets).slice(0, 1) }),
+      BenchActions.templateKept({ template: { id: 't', name: 'T', page: master.pages[0] as Page } }),
       LearnersActions.learnerRemoved({ id: 'l-oriel', name: 'Oriel P.' }),
       MarkingActions.responseChanged({
         copyId: 'h-survey.l-kerra',
@@ -121,5 +136,26 @@ describe('saving a revision', () => {
     expect(family(saved).draft).toBeUndefined();
     expect(family(saved).versions.find((v) => v.id === 'rp-ext')?.upTo).toBe(4);
     expect(family(saved).versions.find((v) => v.id === 'rp-core')?.upTo).toBe(2);
+  });
+});
+
+describe('what is brought in', () => {
+  it('comes with its pictures, and one step back takes both away again', () => {
+    const { content } = latest(family(start, 'puncture'));
+    const more = { ...content, pages: [...content.pages, { ...(content.pages[0] as Page), id: 'fresh', blocks: [] }] };
+    const done = reducer(
+      start,
+      BringActions.addedToMaster({ familyId: 'puncture', content: more, assets: [lone], label: 'bring in' }),
+    );
+    expect(family(done, 'puncture').draft?.pages).toHaveLength(3);
+    expect(done.doc.assets['lone']).toEqual(lone);
+    expect(undo(done).doc).toEqual(start.doc);
+    expect(done.past.at(-1)?.label).toBe('bring in');
+  });
+
+  it('a learner’s photograph is kept without a step that a teacher could take back', () => {
+    const done = reducer(start, DeskActions.mediaKept({ asset: lone }));
+    expect(done.doc.assets['lone']).toEqual(lone);
+    expect(done.past).toEqual(start.past);
   });
 });
