@@ -50,6 +50,32 @@ class Hands {
   }
 }
 
+/** A stroke by mouse; words set down and, by keyboard, moved. */
+async function mark(page: Page, h: Hands, hand: Hand, question: string): Promise<void> {
+  const draw = h.question(question);
+  if (hand === 'mouse') {
+    await draw.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+    const box = await draw.locator('.sheet').boundingBox();
+    await page.mouse.move((box?.x ?? 0) + 60, (box?.y ?? 0) + 60);
+    await page.mouse.down();
+    await page.mouse.move((box?.x ?? 0) + 260, (box?.y ?? 0) + 120, { steps: 8 });
+    await page.mouse.up();
+    await expect(draw.locator('path.ink')).toHaveCount(1);
+  } else {
+    await h.press(draw.getByRole('button', { name: 'Words', exact: true }));
+    const words = draw.getByRole('textbox', { name: /^Words 1/ });
+    await expect(words).toBeFocused();
+    await page.keyboard.type('my stall');
+    await expect(words).toHaveValue('my stall');
+    if (hand === 'keyboard') {
+      const left = () => draw.locator('.words').evaluate((e) => (e as HTMLElement).style.left);
+      const before = await left();
+      await page.keyboard.press('Alt+ArrowRight');
+      expect(await left()).not.toBe(before);
+    }
+  }
+}
+
 async function answerAll(page: Page, hand: Hand): Promise<void> {
   const h = new Hands(page, hand);
 
@@ -119,27 +145,7 @@ async function answerAll(page: Page, hand: Hand): Promise<void> {
   await h.press(page.getByRole('radio', { name: 'Basket 2' }));
   await h.next();
 
-  const draw = h.question('Draw your own stall.');
-  if (hand === 'mouse') {
-    const box = await draw.locator('.sheet').boundingBox();
-    await page.mouse.move((box?.x ?? 0) + 60, (box?.y ?? 0) + 60);
-    await page.mouse.down();
-    await page.mouse.move((box?.x ?? 0) + 260, (box?.y ?? 0) + 120, { steps: 8 });
-    await page.mouse.up();
-    await expect(draw.locator('path.ink')).toHaveCount(1);
-  } else {
-    await h.press(draw.getByRole('button', { name: 'Words', exact: true }));
-    const words = draw.getByRole('textbox', { name: /^Words 1/ });
-    await expect(words).toBeFocused();
-    await page.keyboard.type('my stall');
-    await expect(words).toHaveValue('my stall');
-    if (hand === 'keyboard') {
-      const left = () => draw.locator('.words').evaluate((e) => (e as HTMLElement).style.left);
-      const before = await left();
-      await page.keyboard.press('Alt+ArrowRight');
-      expect(await left()).not.toBe(before);
-    }
-  }
+  await mark(page, h, hand, 'Draw your own stall.');
   const steps = h.question('Tick each step when you have');
   for (let i = 0; i < 3; i++) await h.press(steps.getByRole('checkbox').nth(i));
   const photo = h.question('Take a photograph of your list.');
@@ -157,6 +163,24 @@ async function answerAll(page: Page, hand: Hand): Promise<void> {
   await expect(voice.locator('audio')).toBeVisible();
   await h.press(h.question('Weigh three apples').getByRole('checkbox', { name: 'I did this on paper' }));
   await page.getByRole('textbox', { name: 'Is there anything you want to tell me?' }).fill('I like the rope stall.');
+  await h.next();
+
+  const along = h.question('What do you take along?');
+  for (const name of ['a list', 'money']) await h.press(along.getByRole('checkbox', { name }));
+  await page.getByRole('textbox', { name: 'Who carries the boxes?' }).fill('the porter');
+  const why = h.question('Why do you ask for the price first?');
+  await h.press(why.getByRole('button', { name: 'First I …' }));
+  await expect(why.getByRole('textbox')).toHaveValue('First I ');
+  await why.getByRole('textbox').fill('First I count my money.');
+  await h.question('Choose the word that fits.').getByRole('combobox').selectOption('beside');
+  await h.question('Write the word that fits.').getByRole('textbox').fill('meter');
+  const sold = h.question('Put each thing into the table.');
+  await h.put(sold, 'a pear', sold.locator('lv-place').nth(1), 'Put it in sold here, to eat');
+  await h.put(sold, 'a chain', sold.locator('lv-place').nth(2), 'Put it in sold here, not to eat');
+  const signs = h.question('Hang each sign on its stall.');
+  await h.put(signs, 'Fruit', signs.locator('lv-place').nth(1), 'Put it in the left stall');
+  await h.put(signs, 'Ropes', signs.locator('lv-place').nth(2), 'Put it in the right stall');
+  await mark(page, h, hand, 'Write a price on each stall.');
 }
 
 for (const hand of ['mouse', 'keyboard', 'touch'] as const)
@@ -180,6 +204,7 @@ for (const hand of ['mouse', 'keyboard', 'touch'] as const)
     await expect(page.getByText('7 counters')).toBeVisible();
     for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next' }).click();
     await expect(page.getByRole('img', { name: 'Try 2' })).toBeVisible();
+    await page.getByRole('button', { name: 'Next' }).click();
     await page.getByRole('button', { name: 'Submit …' }).click();
     await expect(page.getByText('Every question has an answer.')).toBeVisible();
     await page.getByRole('button', { name: 'Submit now' }).click();
@@ -193,8 +218,12 @@ for (const hand of ['mouse', 'keyboard', 'touch'] as const)
         row.getByRole('button', { name: new RegExp(`question ${q}: right$`) }),
         `question ${q}`,
       ).toBeVisible();
-    await expect(row.getByRole('button', { name: /question 15: right$/ })).toBeVisible();
-    for (const q of [14, 16, 17, 18, 19])
+    for (const q of [15, 20, 21, 23, 24, 25, 26])
+      await expect(
+        row.getByRole('button', { name: new RegExp(`question ${q}: right$`) }),
+        `question ${q}`,
+      ).toBeVisible();
+    for (const q of [14, 16, 17, 18, 19, 22, 27])
       await expect(row.getByRole('button', { name: new RegExp(`question ${q}: yours to mark$`) })).toBeVisible();
     await row.getByRole('button', { name: /question 16/ }).click();
     await expect(
@@ -237,7 +266,7 @@ test('on paper every page stands below the other, with lines to write on and no 
   await expect(page.locator('section.page')).toHaveCount(1);
   await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
   await page.emulateMedia({ media: 'print' });
-  await expect(page.locator('section.page')).toHaveCount(5);
+  await expect(page.locator('section.page')).toHaveCount(6);
   await expect(page.getByText('Name: Nessa')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Next' })).toBeHidden();
   await expect(page.getByRole('button', { name: 'Use the camera' })).toBeHidden();

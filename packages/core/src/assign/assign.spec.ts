@@ -193,7 +193,7 @@ describe('the package of a packet with every kind of block', () => {
     const frozen = { ...freeze(market, null, '2026-11-24', {}), content: { ...content, pages: [...pages, keyPage] } };
     const given = learnerPackage({ id: 'h', title: 'T', note: '', way: 'one-each', dueAt: null }, frozen);
     expect(learnerPackageSchema.parse(given)).toEqual(given);
-    expect(given.pages).toHaveLength(5);
+    expect(given.pages).toHaveLength(6);
     expect(JSON.stringify(given)).not.toContain(MARK);
     // What it shows it also brings, and nothing else.
     expect([...given.assetIds].sort()).toEqual(

@@ -152,6 +152,73 @@ export function market(clock: Clock, pictureId: string, sheetId: string): Family
       'mk-q13': { x: 50, y: 72, w: 40, h: 14 },
     },
   };
+  const again: Page = page(
+    'mk-p7',
+    'Once more at the quay',
+    b.many('mk-q20', 'What do you take along? Choose all that are right.', ['*a list', '*money', 'a boat'], {
+      o: O.tell,
+    }),
+    b.short('mk-q21', 'Who carries the boxes?', ['porter', 'the porter'], { o: O.sort }),
+    {
+      ...item('mk-q22', 'Why do you ask for the price first?', O.tell, 2),
+      kind: 'long-text',
+      key: 'So that the money is enough.',
+      lines: 3,
+      starters: ['First I', 'Because'],
+    },
+    {
+      ...item('mk-q23', 'Choose the word that fits.', O.tell, 1),
+      kind: 'gaps',
+      text: 'The fish stall stands {g1} the fruit stall.',
+      gaps: [{ id: 'g1', key: ['beside'], others: ['under', 'inside'] }],
+      mode: 'chosen',
+      extra: [],
+      spellingTolerant: false,
+    },
+    {
+      ...item('mk-q24', 'Write the word that fits.', O.money, 1),
+      kind: 'gaps',
+      text: 'Rope is sold by the {g1}.',
+      gaps: [{ id: 'g1', key: ['metre', 'meter'], others: [] }],
+      mode: 'typed',
+      extra: [],
+      spellingTolerant: true,
+    },
+    {
+      ...item('mk-q25', 'Put each thing into the table.', O.sort),
+      kind: 'pieces',
+      board: { on: 'table', columns: pieces('mk-q25c', 'to eat', 'not to eat'), rows: pieces('mk-q25r', 'sold here') },
+      pieces: [
+        { id: 'mk-q25-1', text: 'a pear', place: 'mk-q25r-1:mk-q25c-1' },
+        { id: 'mk-q25-2', text: 'a chain', place: 'mk-q25r-1:mk-q25c-2' },
+      ],
+      count: null,
+    },
+    {
+      ...item('mk-q26', 'Hang each sign on its stall.', O.sort),
+      kind: 'pieces',
+      board: {
+        on: 'picture',
+        assetId: pictureId,
+        alt: 'The quay with its three stalls: fruit on the left, fish in the middle, rope on the right.',
+        places: [
+          { id: 'mk-q26-a', text: 'the left stall', x: 5, y: 40, w: 24, h: 26 },
+          { id: 'mk-q26-b', text: 'the right stall', x: 71, y: 40, w: 24, h: 26 },
+        ],
+      },
+      pieces: [
+        { id: 'mk-q26-1', text: 'Fruit', place: 'mk-q26-a' },
+        { id: 'mk-q26-2', text: 'Ropes', place: 'mk-q26-b' },
+      ],
+      count: null,
+    },
+    {
+      ...item('mk-q27', 'Write a price on each stall.', O.money, 1),
+      kind: 'picture-writing',
+      assetId: pictureId,
+      alt: 'The quay with its three stalls, to write on.',
+    },
+  );
   return new FamilyMaker(
     'market',
     {
@@ -212,6 +279,7 @@ export function market(clock: Clock, pictureId: string, sheetId: string): Family
           text: 'Any shop will do. If there is no time this week, a price list from a paper is enough.',
         },
       ),
+      again,
       {
         ...page('mk-p6', 'Answers', b.text('mk-t6', 'Basket 1 costs 60 p, basket 2 costs 2.80, basket 3 costs 2.40.')),
         audience: 'key',
