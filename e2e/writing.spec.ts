@@ -87,12 +87,16 @@ test('strong words and lists are written in place, and a version rewords them wo
   await page.getByRole('button', { name: /^Text: A limpet gradually/ }).click();
   const field = page.locator('.rich-field');
   await expect(field).toBeFocused();
-  // The editor puts the cursor at the end a frame after it has the focus.
-  await page.waitForTimeout(150);
-  await page.keyboard.press('Control+Home');
-  await page.keyboard.press('Control+Shift+ArrowRight');
-  await page.keyboard.press('Control+Shift+ArrowRight');
+  // The editor puts the cursor at the end some frames after it has the focus.
+  await expect(async () => {
+    await page.keyboard.press('Control+Home');
+    await page.keyboard.press('Control+Shift+ArrowRight');
+    await page.keyboard.press('Control+Shift+ArrowRight');
+    await page.waitForTimeout(200);
+    expect(await page.evaluate(() => getSelection()?.toString().trim())).toBe('A limpet');
+  }).toPass();
   await page.keyboard.press('Control+b');
+  await expect(field.locator('strong')).toHaveText('A limpet');
   await page.keyboard.press('Control+Enter');
   await expect(page.locator('lv-rich strong').filter({ hasText: 'A limpet' })).toBeVisible();
   await page.getByRole('button', { name: /^Save as revision/ }).click();
