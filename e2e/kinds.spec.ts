@@ -158,7 +158,7 @@ async function answerAll(page: Page, hand: Hand): Promise<void> {
   await h.press(photo.getByRole('radio').nth(1));
   const voice = h.question('Say what you would buy');
   await h.press(voice.getByRole('button', { name: 'Record', exact: true }));
-  await expect(voice.getByRole('timer')).toHaveText('1 s');
+  await expect(voice.getByRole('timer')).toHaveText(/^[1-9]\d* s$/);
   await h.press(voice.getByRole('button', { name: 'Stop recording' }));
   await expect(voice.locator('audio')).toBeVisible();
   await h.press(h.question('Weigh three apples').getByRole('checkbox', { name: 'I did this on paper' }));

@@ -13,7 +13,7 @@ const THEME = 'lorvet-theme';
   selector: 'lv-frame',
   imports: [RouterOutlet, RouterLink, RouterLinkActive, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'keyed($event)' },
+  host: { '(document:keydown)': 'keyed($event)', '(window:beforeunload)': 'leaving($event)' },
   template: `
     <a class="skip" href="#place" (click)="skip($event)">To the work</a>
     <header>
@@ -189,6 +189,11 @@ export class Frame {
   protected skip(event: Event): void {
     event.preventDefault();
     document.getElementById('place')?.focus();
+  }
+
+  /** The browser asks before it lets go of a change that is not written yet. */
+  protected leaving(event: BeforeUnloadEvent): void {
+    if (!this.keeper.saved()) event.preventDefault();
   }
 
   protected keyed(event: KeyboardEvent): void {

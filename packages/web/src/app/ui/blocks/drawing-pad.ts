@@ -4,6 +4,7 @@ import {
   computed,
   type ElementRef,
   input,
+  linkedSignal,
   output,
   signal,
   viewChild,
@@ -53,7 +54,7 @@ export class DrawingPad {
   protected readonly WIDTHS = WIDTHS;
   protected readonly colour = signal<Stroke['colour']>('ink');
   protected readonly width = signal<number>(0.8);
-  protected readonly value = computed(() => drawingOf(this.answer()));
+  protected readonly value = linkedSignal(() => drawingOf(this.answer()));
   protected readonly said = signal('');
   private readonly sheet = viewChild.required<ElementRef<HTMLElement>>('sheet');
   private readonly open = signal<Stroke | null>(null);
@@ -86,16 +87,16 @@ export class DrawingPad {
     const now = this.open();
     this.open.set(null);
     this.pen = null;
-    if (now) this.drawn.emit({ ...this.value(), strokes: [...this.value().strokes, now] });
+    if (now) this.draw({ ...this.value(), strokes: [...this.value().strokes, now] });
   }
 
   protected back(): void {
-    this.drawn.emit({ ...this.value(), strokes: this.value().strokes.slice(0, -1) });
+    this.draw({ ...this.value(), strokes: this.value().strokes.slice(0, -1) });
   }
 
   protected addWords(): void {
     const words = [...this.value().words, { x: 40, y: 40, text: '' }];
-    this.drawn.emit({ ...this.value(), words });
+    this.draw({ ...this.value(), words });
     this.said.set('A place for words is on the sheet. Write, then move it with Alt and the arrow keys.');
     const at = words.length - 1;
     setTimeout(() => this.sheet().nativeElement.querySelectorAll<HTMLInputElement>('.words input')[at]?.focus());
@@ -106,7 +107,7 @@ export class DrawingPad {
   }
 
   protected drop(at: number): void {
-    this.drawn.emit({ ...this.value(), words: this.value().words.filter((_, i) => i !== at) });
+    this.draw({ ...this.value(), words: this.value().words.filter((_, i) => i !== at) });
   }
 
   protected keyed(event: KeyboardEvent, at: number): void {
@@ -123,8 +124,13 @@ export class DrawingPad {
     this.change(at, (w) => ({ ...w, x: clamp(w.x + move[0]), y: clamp(w.y + move[1]) }));
   }
 
+  private draw(next: Drawn): void {
+    this.value.set(next);
+    this.drawn.emit(next);
+  }
+
   private change(at: number, by: (w: Drawn['words'][number]) => Drawn['words'][number]): void {
-    this.drawn.emit({ ...this.value(), words: this.value().words.map((w, i) => (i === at ? by(w) : w)) });
+    this.draw({ ...this.value(), words: this.value().words.map((w, i) => (i === at ? by(w) : w)) });
   }
 
   private at(event: PointerEvent): [number, number, number] {

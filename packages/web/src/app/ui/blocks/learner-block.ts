@@ -79,9 +79,9 @@ export class LearnerBlockView {
   private readonly give = (answer: Answer) => this.answered.emit(answer);
   protected readonly inputs = computed(() => ({
     block: this.block(),
-    answer: this.answer(),
+    answered: this.answer(),
     locked: this.locked(),
     labelledBy: this.promptId(),
-    give: this.give,
+    onAnswer: this.give,
   }));
 }

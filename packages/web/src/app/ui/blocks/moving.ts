@@ -71,6 +71,6 @@ export abstract class MovingPart<B extends LearnerBlock> extends DeskPart<B> {
   }
 
   protected moved(placed: Readonly<Record<string, string>>): void {
-    this.give()({ kind: 'placed', placed: { ...placed } });
+    this.give({ kind: 'placed', placed: { ...placed } });
   }
 }

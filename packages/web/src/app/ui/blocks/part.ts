@@ -1,16 +1,25 @@
-import { Directive, input } from '@angular/core';
+import { Directive, input, linkedSignal } from '@angular/core';
 import type { Answer, LearnerBlock } from '@lorvet/core';
 
 /** What every learner's form of a block is given. */
 @Directive()
 export abstract class DeskPart<B extends LearnerBlock> {
   readonly block = input.required<B>();
-  readonly answer = input<Answer>();
+  /** The answer as it is kept. */
+  readonly answered = input<Answer>();
   readonly locked = input(false);
   /** Called with each answer; set by the sheet. */
-  readonly give = input<(answer: Answer) => void>(() => undefined);
+  readonly onAnswer = input<(answer: Answer) => void>(() => undefined);
   /** Id of the question's words, for the form's label. */
   readonly labelledBy = input('');
+
+  // Ahead of what is kept by the moment that keeping takes: two quick presses must not undo each other.
+  protected readonly answer = linkedSignal(() => this.answered());
+
+  protected give(answer: Answer): void {
+    this.answer.set(answer);
+    this.onAnswer()(answer);
+  }
 }
 
 export type LearnerBlockOf<K extends LearnerBlock['kind']> = Extract<LearnerBlock, { kind: K }>;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, linkedSignal, output } from '@angular/core';
 import { type Answer, type Asset, mediaOf } from '@lorvet/core';
 import { DeskActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
@@ -31,7 +31,7 @@ type Given = Extract<Answer, { kind: 'media' }>;
                       type="radio"
                       [name]="name()"
                       [checked]="id === given().best"
-                      (change)="changed.emit({ kind: 'media', takes: [...given().takes], best: id })"
+                      (change)="take({ kind: 'media', takes: [...given().takes], best: id })"
                     />
                     the best</label
                   >
@@ -95,16 +95,21 @@ export class Takes {
   readonly locked = input(false);
   readonly changed = output<Given>();
   private readonly work = inject(WorkspaceStore);
-  protected readonly given = computed(() => mediaOf(this.answer()));
+  protected readonly given = linkedSignal<Given>(() => mediaOf(this.answer()));
 
   protected add(asset: Asset): void {
     this.work.dispatch(DeskActions.mediaKept({ asset }));
-    this.changed.emit({ kind: 'media', takes: [...this.given().takes, asset.id], best: this.given().best || asset.id });
+    this.take({ kind: 'media', takes: [...this.given().takes, asset.id], best: this.given().best || asset.id });
+  }
+
+  protected take(next: Given): void {
+    this.given.set(next);
+    this.changed.emit(next);
   }
 
   protected drop(id: string): void {
     const takes = this.given().takes.filter((t) => t !== id);
-    this.changed.emit({
+    this.take({
       kind: 'media',
       takes,
       best: this.given().best === id ? (takes[0] ?? '') : this.given().best,

@@ -11,7 +11,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
     [locked]="locked()"
     [ratio]="RATIOS[block().height]"
     [label]="block().prompt"
-    (drawn)="give()($event)"
+    (drawn)="give($event)"
   />`,
 })
 export class DrawingDesk extends DeskPart<LearnerBlockOf<'drawing'>> {

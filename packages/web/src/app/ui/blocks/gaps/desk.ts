@@ -137,13 +137,13 @@ export class GapsDesk extends MovingPart<LearnerBlockOf<'gaps'>> {
   }
 
   protected set(gap: string, value: string): void {
-    this.give()({ kind: 'values', values: { ...this.values(), [gap]: value } });
+    this.give({ kind: 'values', values: { ...this.values(), [gap]: value } });
   }
 
   protected override moved(placed: Readonly<Record<string, string>>): void {
     const values = Object.fromEntries(
       Object.entries(placed).map(([id, gap]) => [gap, this.bank().find((p) => p.id === id)?.text ?? '']),
     );
-    this.give()({ kind: 'values', values });
+    this.give({ kind: 'values', values });
   }
 }

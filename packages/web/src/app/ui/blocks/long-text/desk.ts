@@ -19,7 +19,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
       [value]="text()"
       [disabled]="locked()"
       #field
-      (input)="give()({ kind: 'text', text: field.value })"
+      (input)="give({ kind: 'text', text: field.value })"
     ></textarea>
   `,
   styleUrl: '../written.css',
@@ -33,7 +33,7 @@ export class LongTextDesk extends DeskPart<LearnerBlockOf<'long-text'>> {
   /** A beginning comes after what is there already, on a line of its own. */
   protected begin(starter: string, field: HTMLTextAreaElement): void {
     const before = this.text().trimEnd();
-    this.give()({ kind: 'text', text: `${before}${before ? '\n' : ''}${starter} ` });
+    this.give({ kind: 'text', text: `${before}${before ? '\n' : ''}${starter} ` });
     setTimeout(() => {
       field.focus();
       field.setSelectionRange(field.value.length, field.value.length);

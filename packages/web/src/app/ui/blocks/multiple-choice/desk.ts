@@ -28,6 +28,6 @@ export class MultipleChoiceDesk extends DeskPart<LearnerBlockOf<'multiple-choice
   protected toggle(id: string): void {
     const before = this.chosen();
     const chosen = before.includes(id) ? before.filter((x) => x !== id) : [...before, id];
-    this.give()({ kind: 'choice', chosen });
+    this.give({ kind: 'choice', chosen });
   }
 }

@@ -11,7 +11,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
     [value]="text()"
     [disabled]="locked()"
     #field
-    (input)="give()({ kind: 'text', text: field.value })"
+    (input)="give({ kind: 'text', text: field.value })"
   ></textarea>`,
   styleUrl: '../written.css',
 })

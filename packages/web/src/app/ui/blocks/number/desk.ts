@@ -14,7 +14,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
       [value]="text()"
       [disabled]="locked()"
       #field
-      (input)="give()({ kind: 'text', text: field.value })"
+      (input)="give({ kind: 'text', text: field.value })"
     />
     {{ block().unit }}</span
   >`,

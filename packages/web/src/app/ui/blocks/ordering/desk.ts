@@ -128,6 +128,6 @@ export class OrderingDesk extends DeskPart<LearnerBlockOf<'ordering'>> {
   }
 
   protected say(entries: readonly { id: string }[]): void {
-    this.give()({ kind: 'choice', chosen: entries.map((e) => e.id) });
+    this.give({ kind: 'choice', chosen: entries.map((e) => e.id) });
   }
 }

@@ -11,7 +11,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
         [checked]="done()"
         [disabled]="locked()"
         [attr.aria-describedby]="labelledBy()"
-        (change)="give()({ kind: 'choice', chosen: done() ? [] : ['done'] })"
+        (change)="give({ kind: 'choice', chosen: done() ? [] : ['done'] })"
       />
       I did this on paper
     </label>

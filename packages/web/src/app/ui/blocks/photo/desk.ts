@@ -12,7 +12,7 @@ import { Takes } from '../takes';
     [name]="block().id"
     [answer]="answer()"
     [locked]="locked()"
-    (changed)="give()($event)"
+    (changed)="give($event)"
   />`,
 })
 export class PhotoDesk extends DeskPart<LearnerBlockOf<'photo'>> {}

@@ -12,7 +12,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
     [assetId]="block().assetId"
     [alt]="block().alt"
     [label]="block().prompt"
-    (drawn)="give()($event)"
+    (drawn)="give($event)"
   />`,
 })
 export class PictureWritingDesk extends DeskPart<LearnerBlockOf<'picture-writing'>> {}

@@ -156,6 +156,6 @@ export class PiecesDesk extends MovingPart<LearnerBlockOf<'pieces'>> {
   protected toggle(cell: string): void {
     const before = this.filled();
     const chosen = before.includes(cell) ? before.filter((c) => c !== cell) : [...before, cell];
-    this.give()({ kind: 'choice', chosen });
+    this.give({ kind: 'choice', chosen });
   }
 }

@@ -13,7 +13,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
     [value]="text()"
     [disabled]="locked()"
     #field
-    (input)="give()({ kind: 'text', text: field.value })"
+    (input)="give({ kind: 'text', text: field.value })"
   />`,
   styleUrl: '../written.css',
 })

@@ -16,7 +16,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
             [name]="block().id"
             [checked]="chosen() === o.id"
             [disabled]="locked()"
-            (change)="give()({ kind: 'choice', chosen: [o.id] })"
+            (change)="give({ kind: 'choice', chosen: [o.id] })"
           />
           <lv-piece-face [piece]="o" [words]="!!o.text" />
         </label>

@@ -131,14 +131,14 @@ export class SpotsDesk extends DeskPart<LearnerBlockOf<'spots'>> {
 
   protected drop(): void {
     if (this.locked()) return;
-    this.give()({ kind: 'points', points: this.points().slice(0, -1) });
+    this.give({ kind: 'points', points: this.points().slice(0, -1) });
     this.said.set('The last mark is gone.');
   }
 
   private mark(p: Point): void {
     if (this.locked()) return;
     const round = (n: number) => Math.round(n * 10) / 10;
-    this.give()({ kind: 'points', points: [...this.points(), { x: round(p.x), y: round(p.y) }] });
+    this.give({ kind: 'points', points: [...this.points(), { x: round(p.x), y: round(p.y) }] });
     this.said.set(`Mark ${this.points().length + 1} is set.`);
   }
 }

@@ -25,6 +25,6 @@ export class StepsDesk extends DeskPart<LearnerBlockOf<'steps'>> {
 
   protected toggle(id: string): void {
     const before = this.done();
-    this.give()({ kind: 'choice', chosen: before.includes(id) ? before.filter((x) => x !== id) : [...before, id] });
+    this.give({ kind: 'choice', chosen: before.includes(id) ? before.filter((x) => x !== id) : [...before, id] });
   }
 }

@@ -51,6 +51,6 @@ export class TableFillDesk extends DeskPart<LearnerBlockOf<'table-fill'>> {
   });
 
   protected set(cell: string, value: string): void {
-    this.give()({ kind: 'values', values: { ...this.values(), [cell]: value } });
+    this.give({ kind: 'values', values: { ...this.values(), [cell]: value } });
   }
 }
