@@ -47,10 +47,21 @@ export { base64 } from './formats/base64';
 export * from './formats/class-list';
 export { placesOf, Problem } from './formats/problem';
 export * from './learners/learner';
+export { SUPPORTS, type Support } from './learners/supports';
 export { alignedItems, learnersWith, type Lineage, lineageOf, type Use, whereUsed } from './lineage/lineage';
 export { type Classified, classify, counts, type Verdict as AdjustmentVerdict } from './measure/classify';
-export { measure, type Measures, type Support } from './measure/measure';
-export { isHard, LEAST_WORDS, type Readability, readability } from './measure/readability';
+export { measure, measureFamily, measureInSteps, measurePages, type Measures } from './measure/measure';
+export {
+  type Formula,
+  FORMULAS,
+  type FormulaId,
+  isHard,
+  LEAST_WORDS,
+  type Readability,
+  readability,
+  sentencesIn,
+  wordsIn,
+} from './measure/readability';
 export { mergeText, type TextChange, textChanges, type TextMerge } from './upkeep/merge-text';
 export { carryOver, type Decision, pendingUpkeep, resolveUpkeep, saveRevision } from './upkeep/resolve';
 export {

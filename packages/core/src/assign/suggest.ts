@@ -67,7 +67,7 @@ function weigh(c: Candidate, learner: Learner): { score: number; reasons: string
   const lacking = needs.supports.filter((s) => !c.measures.supports.includes(s));
   // A support nobody needs makes the work easier than it should be.
   const spare = c.measures.supports.filter((s) => s !== 'pictures' && !needs.supports.includes(s)).length;
-  const grade = c.measures.readability.formulas?.fleschKincaidGrade;
+  const grade = c.measures.readability.figures.kincaid;
   if (needs.readingGrade !== null && grade !== undefined) {
     const above = grade - needs.readingGrade;
     if (above > 0.5) reasons.push([-above * 1.5, `text at ${one(grade)}, above reading at ${one(needs.readingGrade)}`]);

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { SUPPORTS } from '../learners/learner';
+import { SUPPORTS } from '../learners/supports';
 import { Problem } from './problem';
 
 /** What a column of a class list can hold. */

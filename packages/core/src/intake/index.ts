@@ -1,3 +1,4 @@
+export type { BadLine } from '../formats/class-list';
 export * from './accept';
 export * from './answer-sheet';
 export { type FoundPicture, readHtml } from './html';

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema } from '../activity/block';
 import type { Family } from '../activity/family';
 import type { PersonalValues } from '../adjust/adjustment';
+import { SUPPORTS } from './supports';
 
 /** A learner's reading settings, kept for them everywhere. Sizes in px, spacing as a factor. */
 export const comfortSchema = z.object({
@@ -12,8 +13,6 @@ export const comfortSchema = z.object({
 });
 export type Comfort = z.infer<typeof comfortSchema>;
 export const PLAIN_COMFORT: Comfort = comfortSchema.parse({});
-
-export const SUPPORTS = ['word bank', 'hints', 'two or three choices', 'pictures', 'short sentences'] as const;
 
 export const goalSchema = z.object({ id: idSchema, text: z.string().min(1).max(300) });
 

@@ -76,12 +76,14 @@ describe('readability', () => {
     const r = readability(TEXT);
     expect([r.sentences, r.words]).toEqual([4, 38]);
     const syllables = 41;
-    expect(r.formulas?.fleschKincaidGrade).toBeCloseTo(0.39 * (38 / 4) + 11.8 * (syllables / 38) - 15.59, 1);
-    expect(r.formulas?.fleschEase).toBeCloseTo(206.835 - 1.015 * (38 / 4) - 84.6 * (syllables / 38), 0);
+    expect(r.figures.kincaid).toBeCloseTo(0.39 * (38 / 4) + 11.8 * (syllables / 38) - 15.59, 1);
+    expect(r.figures.ease).toBeCloseTo(206.835 - 1.015 * (38 / 4) - 84.6 * (syllables / 38), 0);
   });
 
   it('gives no figure for a text too short for it', () => {
-    expect(readability('A crab. A limpet.').formulas).toBeNull();
+    expect(readability('A crab. A limpet.').figures).toEqual({});
+    const figures = readability(TEXT).figures;
+    expect([figures.spache === undefined, figures.fog, figures.smog]).toEqual([false, undefined, undefined]);
   });
 
   it('knows common words in their plain forms, and counts no number and no letter as hard', () => {

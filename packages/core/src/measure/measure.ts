@@ -1,13 +1,14 @@
-import { type Content, itemsOf, type Objective } from '../activity/activity';
-import { type Demand, DEMANDS } from '../activity/block';
-import { type Block, isChoice, isItem, itemRules, plainTextOf } from '../activity/blocks';
+import { type Content, itemsOf, type Objective, type Page } from '../activity/activity';
+import { type Demand, DEMANDS, type Id } from '../activity/block';
+import { type Block, isChoice, isItem, type ItemBlock, itemRules, plainTextOf } from '../activity/blocks';
+import { type Family, versionTree } from '../activity/family';
 import { plainRich } from '../activity/rich';
-import { type Readability, readability } from './readability';
+import { derive } from '../derive/derive';
+import { SUPPORTS, type Support } from '../learners/supports';
+import { addCounts, countText, type Readability, readabilityOf, type TextCount, wordsIn } from './readability';
 
 /** Words a learner of middling speed reads in a minute on a worksheet, set low on purpose. */
 export const READING_WORDS_PER_MINUTE = 90;
-
-export type Support = 'word bank' | 'hints' | 'two or three choices' | 'pictures' | 'short sentences';
 
 export interface Measures {
   readonly pages: number;
@@ -40,27 +41,81 @@ const prose = (block: Block): string => {
 export const objectiveIdsIn = (content: Content): Set<string> =>
   new Set(itemsOf(content).flatMap((i) => (i.objectiveId ? [i.objectiveId] : [])));
 
+/** What is counted on one page; pages add up. */
+interface PageCount {
+  readonly words: number;
+  readonly text: TextCount;
+  readonly items: readonly ItemBlock[];
+  /** Whether it has each support, except those that are a matter of the whole. */
+  readonly supports: ReadonlySet<Support>;
+}
+
+const pageCounts = new WeakMap<Page, PageCount>();
+
+/** Counts one page; a page that versions share is counted once for all of them. */
+function countPage(page: Page): PageCount {
+  let count = pageCounts.get(page);
+  if (count) return count;
+  const items = page.blocks.filter(isItem).filter((i) => i.audience === 'learner');
+  const supports = new Set<Support>();
+  for (const b of page.blocks) if (b.audience === 'learner') for (const s of supportsIn(b)) supports.add(s);
+  count = {
+    words: wordsIn(page.blocks.map(learnerText).join('\n')).length,
+    text: countText(page.blocks.map(prose).join('\n')),
+    items,
+    supports,
+  };
+  pageCounts.set(page, count);
+  return count;
+}
+
+function supportsIn(b: Block): Support[] {
+  const found: Support[] = [];
+  if (b.kind === 'word-bank') found.push('word bank');
+  if (b.kind === 'picture') found.push('pictures');
+  if (b.kind === 'worked-example') found.push('worked example');
+  if (b.kind === 'vocabulary') found.push('glossary');
+  if (b.kind === 'steps') found.push('steps to tick');
+  if (b.kind === 'instruction' && b.recording) found.push('spoken instructions');
+  if (b.kind === 'long-text' && b.starters?.length) found.push('sentence starters');
+  if (isItem(b) && b.hint) found.push('hints');
+  return found;
+}
+
+const isLearners = (p: Page): boolean => (p.audience ?? 'learner') === 'learner';
 const kept = new WeakMap<Content, Measures>();
 
 /** Everything counted about one finished activity. The objectives are those the content itself lists. */
 export function measure(content: Content): Measures {
-  const known = kept.get(content);
-  if (known) return known;
-  const pages = content.pages.filter((p) => (p.audience ?? 'learner') === 'learner');
-  const blocks = pages.flatMap((p) => p.blocks);
-  const items = itemsOf({ ...content, pages });
-  const words = readability(blocks.map(learnerText).join('\n')).words;
-  const text = readability(blocks.map(prose).join('\n'));
+  let known = kept.get(content);
+  if (!known) kept.set(content, (known = measurePages(content.pages.filter(isLearners), content.objectives)));
+  return known;
+}
+
+/** The same as `measure`, in steps: gives way after each page, so that a caller may rest between. */
+export function* measureInSteps(content: Content): Generator<undefined, Measures> {
+  if (!kept.has(content))
+    for (const page of content.pages)
+      if (isLearners(page) && !pageCounts.has(page)) {
+        countPage(page);
+        yield;
+      }
+  return measure(content);
+}
+
+/** The measures of some pages alone, beside the objectives of the whole. */
+export function measurePages(pages: readonly Page[], objectives: readonly Objective[]): Measures {
+  const counts = pages.map(countPage);
+  const items = counts.flatMap((c) => c.items);
+  const words = counts.reduce((n, c) => n + c.words, 0);
+  const text = readabilityOf(addCounts(counts.map((c) => c.text)));
   const choices = items.filter(isChoice).map((b) => b.options.length);
   const choicesPerItem = choices.length ? choices.reduce((a, b) => a + b, 0) / choices.length : null;
-  const asked = objectiveIdsIn({ ...content, pages });
-  const supports: Support[] = [];
-  if (blocks.some((b) => b.kind === 'word-bank')) supports.push('word bank');
-  if (items.some((i) => i.hint)) supports.push('hints');
-  if (choicesPerItem !== null && choicesPerItem <= 3) supports.push('two or three choices');
-  if (blocks.some((b) => b.kind === 'picture')) supports.push('pictures');
-  if (text.sentences > 0 && text.wordsPerSentence <= 9) supports.push('short sentences');
-  const result: Measures = {
+  const asked = new Set(items.flatMap((i) => (i.objectiveId ? [i.objectiveId] : [])));
+  const supports = new Set(counts.flatMap((c) => [...c.supports]));
+  if (choicesPerItem !== null && choicesPerItem <= 3) supports.add('two or three choices');
+  if (text.sentences > 0 && text.wordsPerSentence <= 9) supports.add('short sentences');
+  return {
     pages: pages.length,
     items: items.length,
     words,
@@ -72,10 +127,16 @@ export function measure(content: Content): Measures {
       Demand,
       number
     >,
-    supports,
-    objectivesKept: content.objectives.filter((o) => asked.has(o.id)),
-    objectivesDropped: content.objectives.filter((o) => !asked.has(o.id)),
+    supports: SUPPORTS.filter((s) => supports.has(s)),
+    objectivesKept: objectives.filter((o) => asked.has(o.id)),
+    objectivesDropped: objectives.filter((o) => !asked.has(o.id)),
   };
-  kept.set(content, result);
-  return result;
+}
+
+/** The master and every version, in the order of the tree, each with its measures. */
+export function measureFamily(family: Family): { versionId: Id | null; measures: Measures }[] {
+  return [null, ...versionTree(family).map((t) => t.version.id)].map((versionId) => ({
+    versionId,
+    measures: measure(derive(family, versionId).content),
+  }));
 }

@@ -4,12 +4,17 @@ import { daleChall } from 'dale-chall';
 import { daleChallFormula } from 'dale-chall-formula';
 import { flesch } from 'flesch';
 import { fleschKincaid } from 'flesch-kincaid';
+import { gunningFog } from 'gunning-fog';
+import { smogFormula } from 'smog-formula';
+import { spache } from 'spache';
+import { spacheFormula } from 'spache-formula';
 import { syllable } from 'syllable';
 
 /** A text shorter than this gives formulas nothing to hold on to: their authors took samples of 100 words. */
 export const LEAST_WORDS = 30;
 
-const known = new Set(daleChall);
+const daleChallWords = new Set(daleChall);
+const spacheWords = new Set(spache);
 
 export function wordsIn(text: string): string[] {
   return text.match(/[\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*/gu) ?? [];
@@ -23,69 +28,207 @@ export function sentencesIn(text: string): string[] {
     .filter((s) => wordsIn(s).length > 0);
 }
 
+/** Whether a list of words has a word or one of its plain forms; numbers and single letters count as known. */
+function isIn(list: ReadonlySet<string>, word: string): boolean {
+  const w = word.toLowerCase().replace(/['’]s$/, '');
+  if (/\d/.test(w) || w.length < 2 || list.has(w)) return true;
+  const endings: readonly [RegExp, string][] = [
+    [/s$/, ''],
+    [/es$/, ''],
+    [/ies$/, 'y'],
+    [/ed$/, ''],
+    [/d$/, ''],
+    [/ing$/, ''],
+    [/ing$/, 'e'],
+    [/ly$/, ''],
+    [/er$/, ''],
+    [/est$/, ''],
+    [/(.)\1(ed|ing)$/, '$1'],
+  ];
+  return endings.some(([end, by]) => list.has(w.replace(end, by)));
+}
+
+const hardKnown = new Map<string, boolean>();
+
 /** Whether the Dale–Chall list of familiar words (1995, 2,941 words) lacks a word and its plain forms. */
 export function isHard(word: string): boolean {
-  const w = word.toLowerCase().replace(/['’]s$/, '');
-  if (/\d/.test(w) || w.length < 2) return false;
-  const forms = [
-    w,
-    w.replace(/s$/, ''),
-    w.replace(/es$/, ''),
-    w.replace(/ies$/, 'y'),
-    w.replace(/ed$/, ''),
-    w.replace(/d$/, ''),
-  ];
-  forms.push(
-    w.replace(/ing$/, ''),
-    w.replace(/ing$/, 'e'),
-    w.replace(/ly$/, ''),
-    w.replace(/er$/, ''),
-    w.replace(/est$/, ''),
-  );
-  forms.push(w.replace(/(.)\1(ed|ing)$/, '$1'));
-  return !forms.some((f) => known.has(f));
+  let hard = hardKnown.get(word);
+  if (hard === undefined) hardKnown.set(word, (hard = !isIn(daleChallWords, word)));
+  return hard;
 }
+
+/** What the formulas count in a text. Counts of two texts add up to those of both. */
+export interface TextCount {
+  readonly words: number;
+  readonly sentences: number;
+  readonly syllables: number;
+  readonly letters: number;
+  /** Letters and digits. */
+  readonly characters: number;
+  /** Words of three syllables and more. */
+  readonly long: number;
+  /** Words that the Dale–Chall list lacks, each time they stand. */
+  readonly hard: number;
+  /** The same, each once, in small letters. */
+  readonly hardWords: readonly string[];
+  /** Different words that Spache's list lacks. */
+  readonly unfamiliar: readonly string[];
+}
+
+export function countText(text: string): TextCount {
+  const words = wordsIn(text);
+  const hard = words.filter(isHard);
+  const syllables = words.map((w) => Math.max(1, syllable(w)));
+  const joined = words.join('');
+  const lower = [...new Set(words.map((w) => w.toLowerCase()))];
+  return {
+    words: words.length,
+    sentences: sentencesIn(text).length,
+    syllables: syllables.reduce((n, s) => n + s, 0),
+    letters: joined.replace(/[^\p{L}]/gu, '').length,
+    characters: joined.length,
+    long: syllables.filter((s) => s >= 3).length,
+    hard: hard.length,
+    hardWords: [...new Set(hard.map((w) => w.toLowerCase()))],
+    unfamiliar: lower.filter((w) => !isIn(spacheWords, w)),
+  };
+}
+
+export function addCounts(counts: readonly TextCount[]): TextCount {
+  const sum = (of: (c: TextCount) => number) => counts.reduce((n, c) => n + of(c), 0);
+  return {
+    words: sum((c) => c.words),
+    sentences: sum((c) => c.sentences),
+    syllables: sum((c) => c.syllables),
+    letters: sum((c) => c.letters),
+    characters: sum((c) => c.characters),
+    long: sum((c) => c.long),
+    hard: sum((c) => c.hard),
+    hardWords: [...new Set(counts.flatMap((c) => c.hardWords))],
+    unfamiliar: [...new Set(counts.flatMap((c) => c.unfamiliar))],
+  };
+}
+
+/** A published formula: where it comes from, how to read its figure, and what text it needs to mean anything. */
+export interface Formula {
+  readonly id: FormulaId;
+  readonly name: string;
+  readonly source: string;
+  /** How its figure is read. */
+  readonly scale: string;
+  readonly limits: string;
+  readonly leastWords: number;
+  readonly leastSentences: number;
+  of(c: TextCount): number;
+}
+
+export type FormulaId = 'kincaid' | 'ease' | 'dale-chall' | 'spache' | 'coleman-liau' | 'automated' | 'fog' | 'smog';
+
+const US_GRADE = 'US school grade';
+
+export const FORMULAS: readonly Formula[] = [
+  {
+    id: 'kincaid',
+    name: 'Flesch–Kincaid',
+    source: 'Kincaid and others 1975',
+    scale: US_GRADE,
+    limits: 'Made for running text; counts sentence length and syllables only.',
+    leastWords: LEAST_WORDS,
+    leastSentences: 1,
+    of: (c) => fleschKincaid({ sentence: c.sentences, word: c.words, syllable: c.syllables }),
+  },
+  {
+    id: 'ease',
+    name: 'Flesch ease',
+    source: 'Flesch 1948',
+    scale: '100 easy, 0 hard',
+    limits: 'Samples of 100 words; counts sentence length and syllables only.',
+    leastWords: LEAST_WORDS,
+    leastSentences: 1,
+    of: (c) => flesch({ sentence: c.sentences, word: c.words, syllable: c.syllables }),
+  },
+  {
+    id: 'dale-chall',
+    name: 'Dale–Chall',
+    source: 'Dale and Chall 1948, word list of 1995',
+    scale: '4.9 and below is grade 4; 9 is grade 13',
+    limits: 'Says little below grade 4.',
+    leastWords: LEAST_WORDS,
+    leastSentences: 1,
+    of: (c) => daleChallFormula({ sentence: c.sentences, word: c.words, difficultWord: c.hard }),
+  },
+  {
+    id: 'spache',
+    name: 'Spache',
+    source: 'Spache 1953, revised 1974',
+    scale: US_GRADE,
+    limits: 'For texts of the first three grades.',
+    leastWords: LEAST_WORDS,
+    leastSentences: 1,
+    of: (c) => spacheFormula({ sentence: c.sentences, word: c.words, unfamiliarWord: c.unfamiliar.length }),
+  },
+  {
+    id: 'coleman-liau',
+    name: 'Coleman–Liau',
+    source: 'Coleman and Liau 1975',
+    scale: US_GRADE,
+    limits: 'Counts letters, not syllables.',
+    leastWords: LEAST_WORDS,
+    leastSentences: 1,
+    of: (c) => colemanLiau({ sentence: c.sentences, word: c.words, letter: c.letters }),
+  },
+  {
+    id: 'automated',
+    name: 'Automated index',
+    source: 'Senter and Smith 1967',
+    scale: US_GRADE,
+    limits: 'Counts letters, not syllables.',
+    leastWords: LEAST_WORDS,
+    leastSentences: 1,
+    of: (c) => automatedReadability({ sentence: c.sentences, word: c.words, character: c.characters }),
+  },
+  {
+    id: 'fog',
+    name: 'Fog',
+    source: 'Gunning 1952',
+    scale: US_GRADE,
+    limits: 'Needs samples of 100 words; names count as long words here.',
+    leastWords: 100,
+    leastSentences: 1,
+    of: (c) => gunningFog({ sentence: c.sentences, word: c.words, complexPolysillabicWord: c.long }),
+  },
+  {
+    id: 'smog',
+    name: 'SMOG',
+    source: 'McLaughlin 1969',
+    scale: US_GRADE,
+    limits: 'Needs 30 sentences.',
+    leastWords: 100,
+    leastSentences: 30,
+    of: (c) => smogFormula({ sentence: c.sentences, polysillabicWord: c.long }),
+  },
+];
+
+export const measures = (f: Formula, c: TextCount): boolean =>
+  c.words >= f.leastWords && c.sentences >= f.leastSentences;
 
 export interface Readability {
   readonly words: number;
   readonly sentences: number;
   readonly wordsPerSentence: number;
   readonly hardWords: readonly string[];
-  /** Null where the text is shorter than LEAST_WORDS. */
-  readonly formulas: {
-    /** US school grade; Kincaid et al. 1975. */
-    readonly fleschKincaidGrade: number;
-    /** 0 hard to 100 easy; Flesch 1948. */
-    readonly fleschEase: number;
-    /** Raw score, 4.9 and below is grade 4; Dale & Chall 1948, Chall & Dale 1995. */
-    readonly daleChall: number;
-    /** US school grade; Coleman & Liau 1975. */
-    readonly colemanLiau: number;
-    /** US school grade; Senter & Smith 1967. */
-    readonly automated: number;
-  } | null;
+  /** Figures of the formulas by their ids; one that the text is too short for is not there. */
+  readonly figures: Readonly<Partial<Record<FormulaId, number>>>;
 }
 
-export function readability(text: string): Readability {
-  const words = wordsIn(text);
-  const sentence = sentencesIn(text).length;
-  const hard = words.filter(isHard);
-  const hardWords = [...new Set(hard.map((w) => w.toLowerCase()))];
-  const word = words.length;
-  const wordsPerSentence = sentence ? word / sentence : 0;
-  const base = { words: word, sentences: sentence, wordsPerSentence, hardWords };
-  if (word < LEAST_WORDS || sentence === 0) return { ...base, formulas: null };
-  const syllables = words.reduce((n, w) => n + Math.max(1, syllable(w)), 0);
-  const letter = words.join('').replace(/[^\p{L}]/gu, '').length;
-  const character = words.join('').length;
+export function readabilityOf(c: TextCount): Readability {
   return {
-    ...base,
-    formulas: {
-      fleschKincaidGrade: fleschKincaid({ sentence, word, syllable: syllables }),
-      fleschEase: flesch({ sentence, word, syllable: syllables }),
-      daleChall: daleChallFormula({ sentence, word, difficultWord: hard.length }),
-      colemanLiau: colemanLiau({ sentence, word, letter }),
-      automated: automatedReadability({ sentence, word, character }),
-    },
+    words: c.words,
+    sentences: c.sentences,
+    wordsPerSentence: c.sentences ? c.words / c.sentences : 0,
+    hardWords: c.hardWords,
+    figures: Object.fromEntries(FORMULAS.filter((f) => measures(f, c)).map((f) => [f.id, f.of(c)])),
   };
 }
+
+export const readability = (text: string): Readability => readabilityOf(countText(text));

@@ -7,7 +7,7 @@ import {
   ElementRef,
   inject,
   signal,
-  viewChild,
+  untracked,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
@@ -31,6 +31,7 @@ import { BenchActions } from '../store/actions';
 import { isTyping } from '../ui/keys';
 import { Notice } from '../ui/notice';
 import { PageMarkView } from '../ui/page-mark';
+import { Near } from '../ui/near';
 import { Words } from '../ui/words';
 import { AnswerSheet } from './answer-sheet';
 import { BenchBlock } from './bench-block';
@@ -40,7 +41,9 @@ import { PageLayout } from './page-layout';
 import { moveBlock, placeBlock, withoutBlock, withPage } from './master-edits';
 
 /** Blocks drawn at first, and at each further step. */
-const FIRST_BLOCKS = 40;
+const FIRST_BLOCKS = 10;
+/** Drawn whether or not they are near what is seen. */
+const ALWAYS = 40;
 
 /** The master as it is written: its pages, block by block. */
 @Component({
@@ -48,6 +51,7 @@ const FIRST_BLOCKS = 40;
   imports: [
     AnswerSheet,
     BenchBlock,
+    Near,
     PageLayout,
     PageMarkView,
     Words,
@@ -76,7 +80,7 @@ export class MasterPage {
     const master = this.view.master();
     return master ? numbersOf(master) : new Map<Id, number>();
   });
-  /** How many blocks are on the page: more come as the end of them comes into sight, so that a large master opens at once. */
+  /** How many blocks are on the page: a few more with each frame, then as their foot comes near, so that a large master opens at once. */
   private readonly budget = signal(FIRST_BLOCKS);
   protected readonly shown = computed(() => {
     let left = this.budget();
@@ -91,31 +95,27 @@ export class MasterPage {
     const shown = this.shown();
     return shown.length < (this.view.master()?.pages.length ?? 0) || shown.some((s) => !s.whole);
   });
-  private readonly end = viewChild<ElementRef<HTMLElement>>('end');
   protected readonly nextRevision = computed(() => {
     const family = this.view.family();
     return family ? latest(family).n + 1 : 1;
   });
 
   constructor() {
-    effect(() => {
+    effect((onCleanup) => {
       this.view.familyId();
       this.budget.set(FIRST_BLOCKS);
+      let frame = 0;
+      const more = () => {
+        this.grow();
+        if (untracked(this.budget) < ALWAYS) frame = requestAnimationFrame(more);
+      };
+      frame = requestAnimationFrame(more);
+      onCleanup(() => cancelAnimationFrame(frame));
     });
-    // The foot of what is shown, watched anew each time it is drawn.
-    effect((onCleanup) => {
-      const foot = this.end()?.nativeElement;
-      this.budget();
-      if (!foot) return;
-      const watcher = new IntersectionObserver(
-        (entries) => {
-          if (entries.some((e) => e.isIntersecting)) this.budget.update((n) => n + FIRST_BLOCKS);
-        },
-        { rootMargin: '600px' },
-      );
-      watcher.observe(foot);
-      onCleanup(() => watcher.disconnect());
-    });
+  }
+
+  protected grow(): void {
+    this.budget.update((n) => n + FIRST_BLOCKS);
   }
 
   protected name(block: Block): string {

@@ -6,12 +6,12 @@ import {
   isItem,
   type ItemBlock,
   listOf,
-  measure,
   objectiveCoverage,
   whereUsed,
 } from '@lorvet/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { BenchView, nameOf, numbersOf } from './bench-view';
+import { measured } from '../ui/measured';
 import { MeasuresTable } from './measures-table';
 import { QtiOut } from './qti-out';
 
@@ -169,7 +169,9 @@ import { QtiOut } from './qti-out';
               </li>
             }
           </ul>
-          <lv-measures-table [master]="measures()" />
+          @if (measures(); as m) {
+            <lv-measures-table [master]="m" />
+          }
           <lv-qti-out />
         }
       </div>
@@ -203,9 +205,7 @@ import { QtiOut } from './qti-out';
 export class MasterPanel {
   protected readonly view = inject(BenchView);
   protected readonly demands = DEMANDS;
-  protected readonly measures = computed(() =>
-    measure(this.view.master() as NonNullable<ReturnType<BenchView['master']>>),
-  );
+  protected readonly measures = measured(() => this.view.master());
   protected readonly chosen = computed(() => {
     const master = this.view.master();
     const block = master && findBlock(master, this.view.chosen() ?? '')?.block;

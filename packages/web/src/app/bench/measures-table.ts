@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { LEAST_WORDS, type Measures } from '@lorvet/core';
+import { type Formula, FORMULAS, LEAST_WORDS, type Measures } from '@lorvet/core';
 
 interface Row {
   readonly name: string;
@@ -78,7 +78,9 @@ export class MeasuresTable {
   readonly master = input.required<Measures>();
   readonly here = input<Measures | null>(null);
   protected readonly least = LEAST_WORDS;
-  protected readonly tooShort = computed(() => !(this.here() ?? this.master()).readability.formulas);
+  protected readonly tooShort = computed(
+    () => (this.here() ?? this.master()).readability.figures.kincaid === undefined,
+  );
   protected readonly rows = computed<Row[]>(() => {
     const m = this.master();
     const h = this.here() ?? m;
@@ -88,8 +90,14 @@ export class MeasuresTable {
       left: of(m),
       right: of(h),
     });
-    const formula = (pick: (f: NonNullable<Measures['readability']['formulas']>) => number) => (x: Measures) =>
-      x.readability.formulas ? pick(x.readability.formulas).toFixed(1) : '–';
+    const formula = (f: Formula): Row =>
+      row(
+        f.scale.startsWith('US') ? `Grade (${f.name})` : f.name,
+        `${f.source}. ${f.scale}. ${f.limits} Needs ${f.leastWords} words${f.leastSentences > 1 ? ` and ${f.leastSentences} sentences` : ''}.`,
+        (x) => x.readability.figures[f.id]?.toFixed(1) ?? '–',
+      );
+    // A formula that neither text is long enough for says nothing here.
+    const figures = FORMULAS.filter((f) => [m, h].some((x) => x.readability.figures[f.id] !== undefined));
     return [
       row('Pages', '', (x) => `${x.pages}`),
       row('Items', 'Questions that ask for an answer', (x) => `${x.items}`),
@@ -97,21 +105,7 @@ export class MeasuresTable {
       row('Words per sentence', 'In passages, instructions and questions', (x) =>
         x.readability.wordsPerSentence.toFixed(1),
       ),
-      row(
-        'Grade (Flesch–Kincaid)',
-        'US school grade; Kincaid and others 1975',
-        formula((f) => f.fleschKincaidGrade),
-      ),
-      row(
-        'Grade (Coleman–Liau)',
-        'US school grade; Coleman and Liau 1975',
-        formula((f) => f.colemanLiau),
-      ),
-      row(
-        'Dale–Chall score',
-        '4.9 and below is grade 4; Dale and Chall 1948',
-        formula((f) => f.daleChall),
-      ),
+      ...figures.map(formula),
       row(
         'Hard words (Dale–Chall)',
         'Different words not on the list of familiar words',

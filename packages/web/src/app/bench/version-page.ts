@@ -37,7 +37,7 @@ function gradeOf(block: Block): number | undefined {
     const text = wordsOf(block)
       .map((w) => w.text)
       .join('\n');
-    grades.set(block, readability(text).formulas?.fleschKincaidGrade);
+    grades.set(block, readability(text).figures.kincaid);
   }
   return grades.get(block);
 }

@@ -18,7 +18,6 @@ import {
   itemsOf,
   keyIdsOf,
   kindOfAdjustment,
-  measure,
   originOf,
   personalFieldsIn,
   proposeWords,
@@ -26,6 +25,7 @@ import {
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type AdjustmentPatch, BenchActions } from '../store/actions';
 import { BenchView, nameOf, numbersOf } from './bench-view';
+import { measured } from '../ui/measured';
 import { MeasuresTable } from './measures-table';
 
 const ADDABLE = BLOCK_KIND_NAMES.filter((k) => k !== 'word-bank' && k !== 'picture');
@@ -50,14 +50,11 @@ export class VersionPanel {
     return { family, version, derived, basis: basisContent(family, version), classified: classify(family, version.id) };
   });
   protected readonly verdict = computed(() => this.state()?.classified ?? null);
-  protected readonly masterMeasures = computed(() => {
+  protected readonly masterMeasures = measured(() => {
     const s = this.state();
-    return s ? measure(derive(s.family, null).content) : null;
+    return s && derive(s.family, null).content;
   });
-  protected readonly measures = computed(() => {
-    const s = this.state();
-    return s ? measure(s.derived.content) : null;
-  });
+  protected readonly measures = measured(() => this.state()?.derived.content);
   protected readonly headline = computed(() => {
     switch (this.verdict()?.judgement) {
       case 'modification':

@@ -152,7 +152,7 @@ export class BringState {
     if (kind) {
       return await this.guard(async () => {
         this.busy.set({ what: `Reading “${file.name}”`, done: 0, of: 0 });
-        this.review(await this.intake.readDocument(file, kind));
+        this.review(await this.intake.readDocument(file, kind, (done, of) => this.progress(done, of)));
       });
     }
     if (ending === 'csv' || ending === 'tsv') return await this.guard(() => this.openQuestions(file));
@@ -195,7 +195,7 @@ export class BringState {
   async mapColumns(): Promise<void> {
     await this.guard(async () => {
       this.busy.set({ what: 'Reading the questions', done: 0, of: 0 });
-      const { questions, bad } = await this.intake.mapQuestions(this.columns());
+      const { questions, bad } = await this.intake.mapQuestions(this.columns(), (done, of) => this.progress(done, of));
       this.badLines.set(bad);
       if (questions.length === 0) {
         this.problem.set({
@@ -364,9 +364,9 @@ export class BringState {
   }
 
   /** A word of progress may come after the work it speaks of: by then nothing is busy any more. */
-  private progress(done: number): void {
+  private progress(done: number, of?: number): void {
     const busy = this.busy();
-    if (busy) this.busy.set({ ...busy, done });
+    if (busy) this.busy.set({ ...busy, done, of: of ?? busy.of });
   }
 
   private async reopen(): Promise<void> {

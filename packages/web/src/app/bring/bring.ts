@@ -14,6 +14,7 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { type Block, forLearner, keyWordsOf, latest } from '@lorvet/core';
 import { QUESTION_FIELD_LABELS, QUESTION_FIELDS, type QuestionField } from '@lorvet/core/intake';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
 import { pictureUrl } from '../platform/files';
 import { type As, BringState, isQuestion } from './bring-state';
@@ -24,7 +25,7 @@ const SHOWN = 40;
 /** Where what a teacher owns already comes in: a file is read, looked over, and taken or left. */
 @Component({
   selector: 'lv-bring',
-  imports: [LearnerBlockView, LucideDynamicIcon, RouterLink],
+  imports: [LearnerBlockView, LucideDynamicIcon, Near, RouterLink],
   providers: [BringState],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:paste)': 'pasted($event)' },
@@ -67,6 +68,14 @@ export class Bring {
   /** How many proposals of the page are drawn: a long document opens at once. */
   protected readonly most = linkedSignal({ source: () => this.state.at(), computation: () => SHOWN });
   protected readonly hidden = computed(() => Math.max(0, (this.state.page()?.proposals.length ?? 0) - this.most()));
+
+  private readonly stripLength = signal(SHOWN);
+  /** The pages listed so far: a long file opens at once. */
+  protected readonly strip = computed(() => this.state.pages().slice(0, this.stripLength()));
+
+  protected growStrip(): void {
+    this.stripLength.update((n) => n + SHOWN);
+  }
 
   protected showMore(): void {
     this.most.update((n) => n + SHOWN);

@@ -1,7 +1,10 @@
 import type { Asset } from '@lorvet/core';
+import type { BadLine, ReadQuestion } from '@lorvet/core/intake';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { IntakeApi, Told } from './workers/intake.worker';
 import { makeIntakeWorker } from './workers/make-worker';
+
+const QUESTIONS_AT_ONCE = 500;
 
 /** Something that could not be read, in words. */
 export class IntakeProblem extends Error {
@@ -42,12 +45,18 @@ export class Intake {
     return await this.run((api) => api.readPdf(pages, proxy(progress)));
   }
 
-  async readDocument(file: File, kind: 'docx' | 'html' | 'markdown' | 'qti') {
-    if (kind === 'docx') return await this.run((api) => api.readDocx(file, file.name));
-    if (kind === 'qti') return await this.run((api) => api.readQti(file, file.name));
+  /** `progress` counts the pictures in it, which take the longest. */
+  async readDocument(
+    file: File,
+    kind: 'docx' | 'html' | 'markdown' | 'qti',
+    progress: (done: number, of: number) => void,
+  ) {
+    const counted = proxy(progress);
+    if (kind === 'docx') return await this.run((api) => api.readDocx(file, file.name, counted));
+    if (kind === 'qti') return await this.run((api) => api.readQti(file, file.name, counted));
     const text = await file.text();
     return await this.run((api) =>
-      kind === 'html' ? api.readHtml(text, file.name) : api.readMarkdown(text, file.name),
+      kind === 'html' ? api.readHtml(text, file.name, counted) : api.readMarkdown(text, file.name, counted),
     );
   }
 
@@ -59,8 +68,19 @@ export class Intake {
     return await this.run((api) => api.openQuestions(text));
   }
 
-  async mapQuestions(columns: Parameters<IntakeApi['mapQuestions']>[0]) {
-    return await this.run((api) => api.mapQuestions(columns));
+  async mapQuestions(
+    columns: Parameters<IntakeApi['mapQuestions']>[0],
+    progress: (done: number, of: number) => void,
+  ): Promise<{ questions: ReadQuestion[]; bad: readonly BadLine[] }> {
+    const { count, bad } = await this.run((api) => api.mapQuestions(columns));
+    const questions: ReadQuestion[] = [];
+    while (questions.length < count) {
+      progress(questions.length, count);
+      questions.push(
+        ...(await this.run((api) => api.questions(questions.length, questions.length + QUESTIONS_AT_ONCE))),
+      );
+    }
+    return { questions, bad };
   }
 
   stop(): void {

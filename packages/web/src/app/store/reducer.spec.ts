@@ -57,7 +57,10 @@ describe('undo and redo', () => {
       expect(redo(undo(done)).doc).toEqual(done.doc);
     }
     const all = edits.reduce(reducer, start);
-    expect(edits.reduce(undo, all).doc).toEqual(start.doc);
+    const back = edits.reduce(undo, all);
+    expect(back.doc).toEqual(start.doc);
+    // The very objects of before, so that what was derived from them still holds.
+    expect(family(back)).toBe(family(start));
   });
 
   it('brings a whole workspace back that another took the place of', () => {

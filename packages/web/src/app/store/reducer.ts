@@ -1,16 +1,18 @@
-import { CannotRecord, COLLECTIONS, emptyWorkspace, type Workspace } from '@lorvet/core';
+import { isDevMode } from '@angular/core';
+import { CannotRecord, emptyWorkspace, type Workspace } from '@lorvet/core';
 import type { Action } from '@ngrx/store';
-import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
+import { produce, setAutoFreeze } from 'immer';
 import { KeepingActions } from './actions';
+import { changesBetween, joined, type RecordChange, taken } from './changes';
 import { type Edit, EDITS } from './edits';
 
-enablePatches();
+// Freezing what comes in costs a walk through all of it: it guards development and tests only.
+setAutoFreeze(isDevMode());
 
 interface Step {
   readonly label: string;
   readonly mergeKey: string | undefined;
-  readonly forward: readonly Patch[];
-  readonly back: readonly Patch[];
+  readonly changes: readonly RecordChange[];
 }
 
 export interface LorvetState {
@@ -57,15 +59,16 @@ export function reducer(state: LorvetState = initialState, action: Action): Lorv
 
 function commit(state: LorvetState, edit: Edit, action: Action): LorvetState {
   try {
-    const [doc, forward, back] = produceWithPatches(state.doc, (draft) => edit.run(draft, action));
-    if (forward.length === 0) return state;
-    if (!edit.label) return { ...state, doc, ...stillTrue(state, forward, action) };
+    const doc = produce(state.doc, (draft) => edit.run(draft, action));
+    const changes = changesBetween(state.doc, doc);
+    if (changes.length === 0) return state;
+    if (!edit.label) return { ...state, doc, ...stillTrue(state, changes, action) };
     const last = state.past.at(-1);
     const mergeKey = edit.mergeKey?.(action);
     const merged = mergeKey !== undefined && last?.mergeKey === mergeKey && state.future.length === 0;
     const next: Step = merged
-      ? { ...last, forward: [...last.forward, ...forward], back: [...back, ...last.back] }
-      : { label: edit.label(action), mergeKey, forward, back };
+      ? { ...last, changes: joined(last.changes, changes) }
+      : { label: edit.label(action), mergeKey, changes };
     const past = [...(merged ? state.past.slice(0, -1) : state.past), next].slice(-MOST_STEPS);
     return { ...state, doc, past, future: [], problem: null };
   } catch (error) {
@@ -79,28 +82,26 @@ function replaced(
   state: LorvetState,
   { workspace, label }: ReturnType<typeof KeepingActions.workspaceReplaced>,
 ): LorvetState {
-  const swap = (to: Workspace): Patch[] => COLLECTIONS.map((c) => ({ op: 'replace', path: [c], value: to[c] }));
-  const step: Step = { label, mergeKey: undefined, forward: swap(workspace), back: swap(state.doc) };
+  const step: Step = { label, mergeKey: undefined, changes: changesBetween(state.doc, workspace) };
   return { ...initialState, status: 'ready', doc: workspace, past: state.status === 'ready' ? [step] : [] };
 }
 
-const touches = (s: Step, records: ReadonlySet<string>) =>
-  [...s.forward, ...s.back].some((p) => p.path.length < 2 || records.has(p.path.slice(0, 2).join('/')));
+const keyOf = (c: RecordChange) => `${c.collection}/${c.id}`;
 
 /** A record that came from elsewhere makes the steps on it untrue: they are forgotten, not applied on top of it. */
-function stillTrue(state: LorvetState, forward: readonly Patch[], action: Action): Partial<LorvetState> {
+function stillTrue(state: LorvetState, changes: readonly RecordChange[], action: Action): Partial<LorvetState> {
   if (action.type !== KeepingActions.recordsArrived.type) return {};
-  const records = new Set(forward.map((p) => p.path.slice(0, 2).join('/')));
-  const keep = (s: Step) => !touches(s, records);
+  const records = new Set(changes.map(keyOf));
+  const keep = (s: Step) => !s.changes.some((c) => records.has(keyOf(c)));
   return { past: state.past.filter(keep), future: state.future.filter(keep) };
 }
 
 function step(state: LorvetState, from: 'past' | 'future'): LorvetState {
-  const taken = state[from].at(-1);
-  if (!taken) return state;
-  const doc = applyPatches(state.doc, [...(from === 'past' ? taken.back : taken.forward)]);
+  const last = state[from].at(-1);
+  if (!last) return state;
+  const doc = taken(state.doc, last.changes, from === 'past' ? 'before' : 'after');
   // Taken up again, it is a step of its own: further strokes do not join it.
-  const moved = { ...taken, mergeKey: undefined };
+  const moved = { ...last, mergeKey: undefined };
   return from === 'past'
     ? { ...state, doc, past: state.past.slice(0, -1), future: [...state.future, moved] }
     : { ...state, doc, future: state.future.slice(0, -1), past: [...state.past, moved] };

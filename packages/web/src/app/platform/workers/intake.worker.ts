@@ -1,5 +1,6 @@
 import { type Asset, Problem } from '@lorvet/core';
 import {
+  type BadLine,
   type FoundPicture,
   mapQuestions,
   type Material,
@@ -11,14 +12,15 @@ import {
   readHtml,
   readLaidOut,
   readQtiPackage,
+  type ReadQuestion,
   readQuestionTable,
   setApart,
 } from '@lorvet/core/intake';
 import { expose } from 'comlink';
 import { marked } from 'marked';
 import { nanoid } from 'nanoid';
-import type { PDFDocumentProxy } from 'pdfjs-dist';
 import { assetOf, readPicture } from '../files';
+import type { PdfInWork } from './pdf-file';
 
 /** What a call gives back: its result, or what is wrong in words. A class does not survive the way between threads. */
 export type Told<T> =
@@ -34,12 +36,16 @@ export interface Reading {
   readonly sizes: readonly ({ readonly width: number; readonly height: number } | null)[];
 }
 
+/** Pictures done, of those in the file. */
+type Progress = (done: number, of: number) => void;
+
 const THUMB = 220;
 /** Longest side of a page's picture, in pixels: sharp on an A4 sheet in print. */
 const PAGE = 1700;
 
-let pdf: { doc: PDFDocumentProxy; name: string } | null = null;
+let pdf: PdfInWork | null = null;
 let table: QuestionTable | null = null;
+let mapped: readonly ReadQuestion[] = [];
 const newId = () => nanoid(12);
 
 async function told<T>(work: () => T | Promise<T>): Promise<Told<T>> {
@@ -51,9 +57,9 @@ async function told<T>(work: () => T | Promise<T>): Promise<Told<T>> {
   }
 }
 
-async function page(n: number) {
+function openPdf(): PdfInWork {
   if (!pdf) throw new Problem('The file is no longer open. Choose it again.');
-  return await pdf.doc.getPage(n);
+  return pdf;
 }
 
 /** Pictures of a document: made smaller where they are large; what cannot be read is left out and said. */
@@ -61,9 +67,11 @@ async function assetsOf(
   pictures: readonly FoundPicture[],
   bytesOf: (p: FoundPicture) => Promise<Blob | null>,
   left: string[],
+  progress: Progress,
 ) {
   const out: (Asset | null)[] = [];
   for (const p of pictures) {
+    progress(out.length, pictures.length);
     const blob = await bytesOf(p);
     const taken = blob && (await readPicture(blob));
     if (taken && !('problem' in taken)) out.push(taken);
@@ -86,10 +94,10 @@ async function dataUrl(p: FoundPicture): Promise<Blob | null> {
   return new Blob([bytes], { type: /^data:([^;,]+)/.exec(head)?.[1] ?? '' });
 }
 
-async function fromHtml(html: string, name: string): Promise<Reading> {
+async function fromHtml(html: string, name: string, progress: Progress): Promise<Reading> {
   const { material, pictures } = readHtml(html, name);
   const left = [...material.left];
-  const assets = await assetsOf(pictures, dataUrl, left);
+  const assets = await assetsOf(pictures, dataUrl, left, progress);
   return reading(setApart(material), assets, left);
 }
 
@@ -106,21 +114,18 @@ function reading(material: Material, pictures: readonly (Asset | null)[], left: 
 const api = {
   async openPdf(file: Blob, name: string, password?: string): Promise<Told<{ pages: number }>> {
     return await told(async () => {
-      const { openPdf } = await import('./pdf-file');
-      await pdf?.doc.loadingTask.destroy();
-      const doc = await openPdf(file, name, `${self.location.origin}/`, password);
-      pdf = { doc, name };
-      return { pages: doc.numPages };
+      const { PdfInWork } = await import('./pdf-file');
+      await pdf?.close();
+      pdf = null;
+      pdf = await PdfInWork.open(file, name, `${self.location.origin}/`, password);
+      return { pages: pdf.pages };
     });
   },
 
   async thumb(n: number, pixels = THUMB): Promise<Told<Blob>> {
     return await told(async () => {
       const { drawPdfPage } = await import('./pdf-file');
-      const p = await page(n);
-      const blob = await drawPdfPage(p, pixels, 0.75);
-      p.cleanup();
-      return blob;
+      return await openPdf().page(n, (p) => drawPdfPage(p, pixels, 0.75));
     });
   },
 
@@ -132,9 +137,7 @@ const api = {
       const left: string[] = [];
       for (const [i, n] of pages.entries()) {
         try {
-          const p = await page(n);
-          read.push(readLaidOut(await readPdfPage(p, PDF_TOOLS)));
-          p.cleanup();
+          read.push(readLaidOut(await openPdf().page(n, (p) => readPdfPage(p, PDF_TOOLS))));
         } catch (error) {
           if (error instanceof Problem) throw error;
           left.push(`Page ${n} is damaged and was left out.`);
@@ -154,14 +157,12 @@ const api = {
   async pagePicture(n: number): Promise<Told<Asset>> {
     return await told(async () => {
       const { drawPdfPage } = await import('./pdf-file');
-      const p = await page(n);
-      const blob = await drawPdfPage(p, PAGE, 0.82);
-      p.cleanup();
+      const blob = await openPdf().page(n, (p) => drawPdfPage(p, PAGE, 0.82));
       return await assetOf(new Uint8Array(await blob.arrayBuffer()), 'image/webp', `${pdf?.name ?? 'page'}, page ${n}`);
     });
   },
 
-  async readDocx(file: Blob, name: string): Promise<Told<Reading>> {
+  async readDocx(file: Blob, name: string, progress: Progress): Promise<Told<Reading>> {
     return await told(async () => {
       // mammoth's build for browsers looks for a window.
       (globalThis as unknown as { window: unknown }).window ??= globalThis;
@@ -190,17 +191,19 @@ const api = {
         const at = found[Number(/^docx:(\d+)$/.exec(p.src)?.[1] ?? -1)];
         return at ? new Blob([at.bytes], { type: at.type }) : null;
       };
-      const assets = await assetsOf(pictures, bytesOf, left);
+      const assets = await assetsOf(pictures, bytesOf, left, progress);
       return reading(setApart(material), assets, left);
     });
   },
 
-  async readHtml(text: string, name: string): Promise<Told<Reading>> {
-    return await told(() => fromHtml(text, name));
+  async readHtml(text: string, name: string, progress: Progress): Promise<Told<Reading>> {
+    return await told(() => fromHtml(text, name, progress));
   },
 
-  async readMarkdown(text: string, name: string): Promise<Told<Reading>> {
-    return await told(async () => await fromHtml(await marked.parse(text, { gfm: true, breaks: false }), name));
+  async readMarkdown(text: string, name: string, progress: Progress): Promise<Told<Reading>> {
+    return await told(
+      async () => await fromHtml(await marked.parse(text, { gfm: true, breaks: false }), name, progress),
+    );
   },
 
   async readPictures(
@@ -239,19 +242,27 @@ const api = {
     });
   },
 
-  async mapQuestions(columns: readonly (QuestionField | null)[]): Promise<Told<ReturnType<typeof mapQuestions>>> {
+  /** Reads the list under these columns; the questions are fetched in parts, so that none is long in coming over. */
+  async mapQuestions(columns: readonly (QuestionField | null)[]): Promise<Told<{ count: number; bad: BadLine[] }>> {
     return await told(() => {
       if (!table) throw new Problem('The list is no longer open. Choose it again.');
-      return mapQuestions(table, columns, newId);
+      const { questions, bad } = mapQuestions(table, columns, newId);
+      mapped = questions;
+      return { count: questions.length, bad };
     });
   },
 
-  async readQti(file: Blob, name: string): Promise<Told<Reading>> {
+  async questions(from: number, to: number): Promise<Told<readonly ReadQuestion[]>> {
+    return await told(() => mapped.slice(from, to));
+  },
+
+  async readQti(file: Blob, name: string, progress: Progress): Promise<Told<Reading>> {
     return await told(async () => {
       const read = readQtiPackage(new Uint8Array(await file.arrayBuffer()), name, newId);
       const left = [...read.left];
       const pictures: (Asset | null)[] = [];
       for (const p of read.pictures) {
+        progress(pictures.length, read.pictures.length);
         const taken = await readPicture(new Blob([p.bytes as BlobPart], { type: mimeOf(p.name) }));
         pictures.push('problem' in taken ? null : taken);
         if ('problem' in taken) left.push(`The picture “${p.name}” cannot be shown.`);

@@ -51,7 +51,7 @@ class NoFilters {
 }
 
 /** Opens a PDF for reading page by page. Throws a Problem for a locked or broken one, in words. */
-export async function openPdf(file: Blob, name: string, base: string, password?: string): Promise<PDFDocumentProxy> {
+async function openPdf(file: Blob, name: string, base: string, password?: string): Promise<PDFDocumentProxy> {
   const range = new FileRanges(file);
   try {
     return await pdfjs.getDocument({
@@ -110,3 +110,50 @@ export async function drawPdfPage(page: PDFPageProxy, pixels: number, quality: n
 }
 
 export const PDF_TOOLS = { OPS: pdfjs.OPS as unknown as Record<string, number> };
+
+/** pdf.js keeps every part of a file that it has read: after so many pages it is opened anew, and they are let go. */
+const PAGES_PER_OPENING = 80;
+
+/** An open PDF whose pages are worked on one after the other, with memory for a few pages however large the file is. */
+export class PdfInWork {
+  private used = 0;
+  private last: Promise<unknown> = Promise.resolve();
+
+  private constructor(
+    private doc: PDFDocumentProxy,
+    readonly name: string,
+    private readonly open: () => Promise<PDFDocumentProxy>,
+  ) {}
+
+  static async open(file: Blob, name: string, base: string, password?: string): Promise<PdfInWork> {
+    const open = () => openPdf(file, name, base, password);
+    return new PdfInWork(await open(), name, open);
+  }
+
+  get pages(): number {
+    return this.doc.numPages;
+  }
+
+  async page<T>(n: number, work: (page: PDFPageProxy) => Promise<T>): Promise<T> {
+    const mine = this.last.then(async () => {
+      if (this.used >= PAGES_PER_OPENING) {
+        await this.doc.loadingTask.destroy();
+        this.doc = await this.open();
+        this.used = 0;
+      }
+      this.used++;
+      const page = await this.doc.getPage(n);
+      try {
+        return await work(page);
+      } finally {
+        page.cleanup();
+      }
+    });
+    this.last = mine.catch(() => undefined);
+    return await mine;
+  }
+
+  async close(): Promise<void> {
+    await this.doc.loadingTask.destroy();
+  }
+}
