@@ -166,3 +166,14 @@ async function openMarked(page: Page, secret: string): Promise<void> {
   );
   await page.reload();
 }
+
+test('a browser that is nearly full says so early, in every place', async ({ page }) => {
+  await page.addInitScript(() => {
+    navigator.storage.estimate = () => Promise.resolve({ usage: 80e6, quota: 100e6 });
+  });
+  await openDemo(page, '/learners');
+  const warning = page.getByRole('link', { name: /storage/i });
+  await expect(warning).toBeVisible();
+  await warning.click();
+  await expect(page.getByText('80.0 MB')).toBeVisible();
+});

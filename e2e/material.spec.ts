@@ -196,6 +196,22 @@ test('several pictures, each a page to answer on; a large photograph is made sma
   await marks(page, 'Two sheets', ['right']);
 });
 
+test('a Markdown file is dropped on the page, and its table, list and questions stand', async ({ page }) => {
+  await openDemo(page, '/bring-in');
+  const text = readFileSync(material('notes.md'), 'utf8');
+  const data = await page.evaluateHandle((words) => {
+    const transfer = new DataTransfer();
+    transfer.items.add(new File([words], 'notes.md', { type: 'text/markdown' }));
+    return transfer;
+  }, text);
+  await page.getByText('Drop', { exact: false }).first().dispatchEvent('drop', { dataTransfer: data });
+  await expect(page.getByText('2 of 2 accepted')).toBeVisible();
+  await take(page, 'Shadows at noon');
+  await expect(page.getByRole('heading', { name: 'Shadows at noon' }).first()).toBeVisible();
+  await expect(page.getByRole('cell', { name: '30 cm' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Question 2, single choice' })).toContainText('Light that is stopped');
+});
+
 test('a CSV list with its columns mapped and every bad line named', async ({ page }) => {
   test.setTimeout(120_000);
   await openDemo(page);

@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { type Formula, FORMULAS, LEAST_WORDS, type Measures } from '@lorvet/core';
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { type Formula, FORMULAS, type FormulaId, LEAST_WORDS, type Measures } from '@lorvet/core';
 
 interface Row {
   readonly name: string;
@@ -7,6 +7,9 @@ interface Row {
   readonly left: string;
   readonly right: string;
 }
+
+/** The formulas shown unasked; they differ in what they count. */
+const FIRST: ReadonlySet<FormulaId> = new Set(['kincaid', 'dale-chall', 'spache']);
 
 /** A version's measures beside the master's; alone, the master's. */
 @Component({
@@ -38,6 +41,11 @@ interface Row {
         }
       </tbody>
     </table>
+    @if (!tooShort()) {
+      <button class="btn quiet" type="button" [attr.aria-pressed]="all()" (click)="all.set(!all())">
+        {{ all() ? 'Fewer formulas' : 'All formulas' }}
+      </button>
+    }
     @if (tooShort()) {
       <p class="small">Formulas need at least {{ least }} words of text.</p>
     }
@@ -77,6 +85,7 @@ interface Row {
 export class MeasuresTable {
   readonly master = input.required<Measures>();
   readonly here = input<Measures | null>(null);
+  protected readonly all = signal(false);
   protected readonly least = LEAST_WORDS;
   protected readonly tooShort = computed(
     () => (this.here() ?? this.master()).readability.figures.kincaid === undefined,
@@ -97,7 +106,9 @@ export class MeasuresTable {
         (x) => x.readability.figures[f.id]?.toFixed(1) ?? '–',
       );
     // A formula that neither text is long enough for says nothing here.
-    const figures = FORMULAS.filter((f) => [m, h].some((x) => x.readability.figures[f.id] !== undefined));
+    const figures = FORMULAS.filter(
+      (f) => (this.all() || FIRST.has(f.id)) && [m, h].some((x) => x.readability.figures[f.id] !== undefined),
+    );
     return [
       row('Pages', '', (x) => `${x.pages}`),
       row('Items', 'Questions that ask for an answer', (x) => `${x.items}`),
