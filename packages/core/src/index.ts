@@ -40,6 +40,18 @@ export { giveOut } from './assign/give-out';
 export * from './assign/hand-out';
 export { learnerPackage, type LearnerPackage, learnerPackageSchema } from './assign/learner-package';
 export { CLEARLY_BETTER, suggest, type Suggestion } from './assign/suggest';
+export * from './assign/one-by-one';
+export * from './adjust/drafts';
+export { canMix, mixedContent } from './adjust/mixing';
+export { canDraw } from './adjust/other-numbers';
+export { takenPart } from './adjust/from-activity';
+export { ANSWER_WAYS, type AnswerWay, turned, waysFor } from './adjust/turning';
+export { type Given } from './activity/blocks/number';
+export { valueOf } from './activity/formula';
+export * from './chain/chain';
+export * from './recipe/recipe';
+export * from './recipe/rules';
+export { SHIPPED_RECIPES } from './recipe/shipped';
 export { type ComparePage, type CompareRow, compareVersions } from './derive/compare';
 export * from './derive/derive';
 export { BACKUP_FORMAT, readBackup, writeBackup } from './formats/backup';
@@ -63,11 +75,21 @@ export {
   wordsIn,
 } from './measure/readability';
 export { mergeText, type TextChange, textChanges, type TextMerge } from './upkeep/merge-text';
-export { carryOver, type Decision, pendingUpkeep, resolveUpkeep, saveRevision } from './upkeep/resolve';
+export {
+  carryOver,
+  type Decision,
+  isLeft,
+  leaveForLater,
+  pendingUpkeep,
+  resolveUpkeep,
+  saveRevision,
+  type Settler,
+} from './upkeep/resolve';
 export {
   groupsToDecide,
   type MasterChange,
   masterChanges,
+  reviewOf,
   upkeep,
   type UpkeepEntry,
   type UpkeepReport,

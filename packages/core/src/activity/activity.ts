@@ -51,6 +51,28 @@ export const assetsOf = (content: { pages: readonly Page[] }): Set<string> =>
     content.pages.flatMap((p) => [...(p.fixed?.assetId ? [p.fixed.assetId] : []), ...p.blocks.flatMap(assetsIn)]),
   );
 
+/** How the whole is shown and given, where it is not as usual. */
+export const settingsSchema = z.object({
+  /** Only one question is on the page at a time. */
+  oneAtATime: z.boolean().optional(),
+  /** Print and screen: size and spacing as factors of the usual. */
+  print: z
+    .object({
+      size: z.number().min(1).max(2.5),
+      spacing: z.number().min(1).max(2),
+      font: z.enum(['', 'hyperlegible', 'lexend', 'serif']),
+      colours: z.enum(['', 'paper', 'cream', 'mist', 'night']),
+    })
+    .optional(),
+  /** Added to the usual: per cent of the time, and days to the due date. */
+  extraTime: z.object({ percent: z.number().min(0).max(300), days: z.number().int().min(0).max(60) }).optional(),
+  /** How many goes a learner has. */
+  goes: z.number().int().min(1).max(20).optional(),
+  /** Ids of blocks whose pieces and choices are mixed up for each learner and go. */
+  mix: z.array(idSchema).max(2000).optional(),
+});
+export type Settings = z.infer<typeof settingsSchema>;
+
 /** Everything a revision holds: what the activity is for, and its pages. */
 export const contentSchema = z.object({
   title: z.string().min(1).max(200),
@@ -58,6 +80,7 @@ export const contentSchema = z.object({
   ages: z.string().max(40),
   objectives: z.array(objectiveSchema).max(60),
   pages: z.array(pageSchema).max(1000),
+  settings: settingsSchema.optional(),
 });
 export type Content = z.infer<typeof contentSchema>;
 

@@ -40,6 +40,10 @@ export const itemBase = {
   demand: demandSchema.default('recall'),
   points: z.number().min(0).max(100).default(1),
   hint: z.string().max(1000).optional(),
+  /** For those who are ahead of time; a recipe may leave it out. */
+  optional: z.boolean().optional(),
+  /** Under a cover that a learner may lift once there is an answer: to check oneself. */
+  flap: z.string().max(2000).optional(),
   note: z.string().max(2000).optional(),
 };
 
@@ -103,25 +107,37 @@ export const learnerItemBase = {
   id: idSchema,
   prompt: z.string(),
   hint: z.string().optional(),
+  flap: z.string().optional(),
 };
 
-export function learnerItem(block: { id: Id; prompt: string; hint?: string | undefined }) {
-  return { id: block.id, prompt: block.prompt, ...(block.hint ? { hint: block.hint } : {}) };
+export function learnerItem(block: { id: Id; prompt: string; hint?: string | undefined; flap?: string | undefined }) {
+  return {
+    id: block.id,
+    prompt: block.prompt,
+    ...(block.hint ? { hint: block.hint } : {}),
+    ...(block.flap ? { flap: block.flap } : {}),
+  };
 }
 
-export function itemWords(block: { prompt: string; hint?: string | undefined }): WordsField[] {
+export function itemWords(block: {
+  prompt: string;
+  hint?: string | undefined;
+  flap?: string | undefined;
+}): WordsField[] {
   const fields: WordsField[] = [{ field: 'prompt', label: 'Question', text: block.prompt }];
   if (block.hint) fields.push({ field: 'hint', label: 'Hint', text: block.hint });
+  if (block.flap) fields.push({ field: 'flap', label: 'Under the flap', text: block.flap });
   return fields;
 }
 
-export function withItemWords<B extends { prompt: string; hint?: string | undefined }>(
+export function withItemWords<B extends { prompt: string; hint?: string | undefined; flap?: string | undefined }>(
   block: B,
   field: string,
   text: string,
 ): B {
   if (field === 'prompt') return { ...block, prompt: text };
   if (field === 'hint') return { ...block, hint: text };
+  if (field === 'flap') return { ...block, flap: text };
   return block;
 }
 

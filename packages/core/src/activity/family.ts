@@ -50,6 +50,10 @@ export const versionSchema = z.object({
   /** Set where the version is personal. */
   learnerId: idSchema.optional(),
   upkeepLog: z.array(upkeepRecordSchema).default([]),
+  /** Questions of upkeep left for later, by their keys. */
+  later: z.array(z.string().max(100)).optional(),
+  /** Recipes that were run on it, with the ids they had seen: run again, they touch only what is new. */
+  recipes: z.array(z.object({ id: idSchema, seen: z.array(idSchema) })).optional(),
 });
 export type Version = z.infer<typeof versionSchema>;
 
@@ -58,6 +62,16 @@ export const familySchema = z.object({
   id: idSchema,
   createdAt: z.string().max(40),
   revisions: z.array(revisionSchema).min(1),
+  /** Where the master was made from a version of another family. */
+  origin: z
+    .object({
+      familyId: idSchema,
+      versionId: idSchema,
+      revision: z.number().int(),
+      title: z.string().max(200),
+      versionName: z.string().max(120),
+    })
+    .optional(),
   /** Changes to the master that are not a revision yet. */
   draft: contentSchema.optional(),
   versions: z.array(versionSchema).max(2000),

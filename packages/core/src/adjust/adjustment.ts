@@ -30,19 +30,24 @@ export const adjustmentBase = {
   from: z.string().max(40).optional(),
   until: z.string().max(40).optional(),
   off: z.boolean().optional(),
+  /** Adjustments made by one act share it: "fewer choices in 4 items". */
+  batch: z.object({ id: idSchema, name: z.string().max(200) }).optional(),
+  /** The recipe's rule that made it. */
+  recipe: z.object({ id: idSchema, rule: z.number().int().min(0) }).optional(),
   /** The teacher's own judgement, kept beside the computed one. */
   overrule: z.object({ judgement: judgementSchema, reason: z.string().max(500) }).optional(),
 };
 
 /** What of a learner may fill a personal field. */
-export interface PersonalValues {
-  readonly name?: string;
-  readonly interest?: string;
-  readonly class?: string;
-}
+export type PersonalValues = Readonly<Record<string, string>>;
 
 export interface ApplyContext {
   readonly learner?: PersonalValues;
+}
+
+/** What upkeep knows besides the basis: the present content of activities that parts were taken from. */
+export interface ReviewContext {
+  readonly source?: (familyId: Id) => { readonly revision: number; readonly content: Content } | undefined;
 }
 
 /** What applying gave: edits for the targets that fit, and a reason for each that did not. */
@@ -61,12 +66,20 @@ export interface Choice<A> {
   readonly choice: 'master' | 'version' | 'combined';
   readonly label: string;
   readonly result: A | null;
+  readonly also?: readonly A[];
 }
 
 /** What a change of the basis asks of one adjustment. */
 export type Review<A> =
   | { readonly outcome: 'untouched' }
-  | { readonly outcome: 'carried'; readonly target: Id; readonly why: string; readonly result: A | null }
+  | {
+      readonly outcome: 'carried';
+      readonly target: Id;
+      readonly why: string;
+      readonly result: A | null;
+      /** Further adjustments that come of it, where one became two. */
+      readonly also?: readonly A[];
+    }
   | {
       readonly outcome: 'to-decide' | 'lost';
       readonly target: Id;
@@ -78,6 +91,57 @@ export type Review<A> =
       readonly proposed: string;
       readonly choices: readonly Choice<A>[];
     };
+
+/** What a judgement looks at: the basis, and the objectives that the finished version no longer asks. */
+export interface JudgeContext {
+  readonly basis: Content;
+  readonly lost: ReadonlySet<Id>;
+}
+export interface Judged {
+  readonly judgement: Judgement;
+  readonly why: string;
+  /** Neither how nor what is asked changes: it does not count for the version. */
+  readonly neutral?: boolean;
+}
+export const accommodation = (why: string): Judged => ({ judgement: 'accommodation', why });
+export const modification = (why: string): Judged => ({ judgement: 'modification', why });
+export const addition = (why: string): Judged => ({ judgement: 'addition', why });
+
+/** The adjustment's target is gone: it can only be let go. */
+export function lostTarget<A>(target: Id, why: string, old: string, version: string): Review<A> {
+  return {
+    outcome: 'lost',
+    target,
+    why,
+    old,
+    master: '',
+    version,
+    proposed: '',
+    choices: [{ choice: 'master', label: 'Let it go', result: null }],
+  };
+}
+
+/** Both sides changed one thing: the basis's, or the version's kept as it is. */
+export function ask<A>(q: {
+  readonly target: Id;
+  readonly field?: string;
+  readonly why: string;
+  readonly old: string;
+  readonly master: string;
+  readonly version: string;
+  readonly keep: A;
+}): Review<A> {
+  const { keep, ...rest } = q;
+  return {
+    outcome: 'to-decide',
+    ...rest,
+    proposed: q.version,
+    choices: [
+      { choice: 'master', label: "Take the master's", result: null },
+      { choice: 'version', label: "Keep the version's", result: keep },
+    ],
+  };
+}
 
 export const untouched = { outcome: 'untouched' } as const;
 
@@ -92,12 +156,16 @@ export interface AdjustmentKind<A extends { id: Id }> {
   readonly schema: z.ZodType<A>;
   /** Applied after all others, since it needs the learner. */
   readonly late?: boolean;
+  /** Applied after the version's other adjustments, since it is about all that is on the pages by then. */
+  readonly last?: boolean;
   /** Ids of the blocks and pages it speaks of. */
   targets(a: A): readonly Id[];
   apply(a: A, sheet: Sheet, context: ApplyContext): Applied;
   /** A sentence a parent understands. `basis` is what it is applied to. */
   describe(a: A, basis: Content): string;
-  review(a: A, sheet: Sheet): Review<A>;
+  review(a: A, sheet: Sheet, context: ReviewContext): Review<A>;
+  /** What it does to what is asked: the computed judgement and its why (docs/decisions). */
+  judge(a: A, context: JudgeContext): Judged;
   /** The adjustment with words of the teacher's own in place of the proposed ones, where its question is about words. */
   withWords?(a: A, sheet: Sheet, words: string): A;
 }

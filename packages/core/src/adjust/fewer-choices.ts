@@ -2,7 +2,18 @@ import { z } from 'zod';
 import { findBlock } from '../activity/activity';
 import { type Id, idSchema, optionSchema } from '../activity/block';
 import { type Block, isChoice, keyIdsOf } from '../activity/blocks';
-import { adjustmentBase, type AdjustmentKind, type Applied, missed, nothing, snippet, untouched } from './adjustment';
+import {
+  adjustmentBase,
+  type AdjustmentKind,
+  type Applied,
+  missed,
+  nothing,
+  snippet,
+  untouched,
+  accommodation,
+  modification,
+} from './adjustment';
+import { basisBlock } from './judging';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -59,6 +70,14 @@ export const fewerChoices: AdjustmentKind<FewerChoices> = {
     if (!block || !isChoice(block)) return 'Fewer choices for a question that the basis no longer has.';
     const left = block.options.filter((o) => !a.leaveOut.includes(o.id));
     return `“${snippet(block.prompt)}” offers ${left.length} choices in place of ${block.options.length}: ${listed(left)}.`;
+  },
+  judge(a, c) {
+    const b = basisBlock(c, a.target);
+    if (!b || !isChoice(b)) return accommodation('Fewer choices.');
+    const left = b.options.filter((o) => !a.leaveOut.includes(o.id));
+    return left.every((o) => keyIdsOf(b).includes(o.id))
+      ? modification('Only the answer is left to choose.')
+      : accommodation(`${left.length} choices in place of ${b.options.length}, for the same question.`);
   },
   review(a, sheet) {
     const block = sheet.basisBlock(a.target);

@@ -2,7 +2,18 @@ import { z } from 'zod';
 import { findBlock } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { isChoice, isItem, type ItemBlock, keyIdsOf, keyWordsOf } from '../activity/blocks';
-import { adjustmentBase, type AdjustmentKind, type Applied, missed, nothing, snippet, untouched } from './adjustment';
+import {
+  adjustmentBase,
+  type AdjustmentKind,
+  type Applied,
+  missed,
+  nothing,
+  snippet,
+  untouched,
+  accommodation,
+  modification,
+} from './adjustment';
+import { basisBlock, givesAway } from './judging';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -44,6 +55,12 @@ export const hint: AdjustmentKind<Hint> = {
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;
     return `“${snippet(block && isItem(block) ? block.prompt : a.was.prompt)}” has a hint: “${snippet(a.text, 80)}”.`;
+  },
+  judge(a, c) {
+    const b = basisBlock(c, a.target);
+    return b && isItem(b) && givesAway(a.text, b, b.prompt)
+      ? modification('The hint says the answer.')
+      : accommodation('Help on the way to the same answer.');
   },
   review(a, sheet) {
     const block = sheet.basisBlock(a.target);

@@ -1,10 +1,14 @@
 import { z } from 'zod';
 import { type Id, idSchema } from '../activity/block';
-import { blockSchema, isItem, labelOf, wordsOf } from '../activity/blocks';
+import { type Block, blockSchema, isItem, labelOf, wordsOf } from '../activity/blocks';
 import {
+  accommodation,
+  addition,
   adjustmentBase,
   type AdjustmentKind,
   type Applied,
+  type Category,
+  type Judged,
   missed,
   type Review,
   snippet,
@@ -14,14 +18,6 @@ import type { Sheet } from './sheet';
 
 /** Where an added block stands: on a page, after a block of it (null: at its top). */
 export const placeShape = { page: idSchema, after: idSchema.nullable() };
-
-const schema = z.object({
-  ...adjustmentBase,
-  kind: z.literal('insert-block'),
-  ...placeShape,
-  block: blockSchema,
-});
-export type InsertBlock = z.infer<typeof schema>;
 
 interface Placed {
   readonly id: Id;
@@ -37,11 +33,19 @@ export function standingPlace(a: Placed, sheet: Sheet): { pageId: Id; after: Id 
   return { pageId: page.id, after: anchored ? a.after : (page.blocks.at(-1)?.id ?? null) };
 }
 
-/** Upkeep of anything added at a place: it asks only when the place is gone. */
+/** Upkeep of anything added at a place: it goes where its neighbour goes, and asks only when the place is gone. */
 export function reviewPlace<A extends Placed>(a: A, sheet: Sheet, what: string): Review<A> {
   const page = sheet.page(a.page);
-  const neighbourMoved = a.after !== null && page && !page.blocks.some((b) => b.id === a.after);
-  if (page && !neighbourMoved) return untouched;
+  const alone = a.after !== null && page && !page.blocks.some((b) => b.id === a.after);
+  if (page && !alone) return untouched;
+  const neighbour = a.after === null ? undefined : sheet.pageOf(a.after);
+  if (neighbour)
+    return {
+      outcome: 'carried',
+      target: a.page,
+      why: `The block it stands after is on “${snippet(neighbour.title, 40)}” now, and it goes with it.`,
+      result: { ...a, page: neighbour.id },
+    };
   const lastPage = sheet.allPages().at(-1);
   const home = page ?? lastPage;
   const result = home ? { ...a, page: home.id, after: home.blocks.at(-1)?.id ?? null } : null;
@@ -62,22 +66,47 @@ export function reviewPlace<A extends Placed>(a: A, sheet: Sheet, what: string):
   };
 }
 
-export const insertBlock: AdjustmentKind<InsertBlock> = {
-  kind: 'insert-block',
+/** A kind of adjustment that adds one block at a place: the kinds differ in what they are for. */
+export function insertingKind<K extends string>(
+  kind: K,
+  face: {
+    readonly label: string;
+    readonly done: string;
+    readonly category: Category;
+    readonly judge: (block: Block) => Judged;
+    readonly says: (block: Block) => string;
+  },
+) {
+  const schema = z.object({ ...adjustmentBase, kind: z.literal(kind), ...placeShape, block: blockSchema });
+  type Inserting = z.infer<typeof schema>;
+  const made: AdjustmentKind<Inserting> & { readonly schema: typeof schema } = {
+    kind,
+    label: face.label,
+    done: face.done,
+    category: face.category,
+    schema,
+    targets: (a) => [a.block.id],
+    apply(a, sheet): Applied {
+      const place = standingPlace(a, sheet);
+      if (!place) return missed(a.page, 'The page it stood on is no longer there.');
+      if (sheet.block(a.block.id)) return missed(a.block.id, 'It is there already.');
+      return { edits: [{ edit: 'insert-block', block: a.block, ...place }], missed: [] };
+    },
+    describe: (a) => face.says(a.block),
+    judge: (a) => face.judge(a.block),
+    review: (a, sheet) => reviewPlace(a, sheet, snippet(wordsOf(a.block)[0]?.text ?? '', 120)),
+  };
+  return made;
+}
+
+const words = (b: Block) => snippet(wordsOf(b)[0]?.text ?? '', 80);
+
+export const insertBlock = insertingKind('insert-block', {
   label: 'Add a block',
   done: 'added',
   category: 'content',
-  schema,
-  targets: (a) => [a.block.id],
-  apply(a, sheet): Applied {
-    const place = standingPlace(a, sheet);
-    if (!place) return missed(a.page, 'The page it stood on is no longer there.');
-    if (sheet.block(a.block.id)) return missed(a.block.id, 'It is there already.');
-    return { edits: [{ edit: 'insert-block', block: a.block, ...place }], missed: [] };
-  },
-  describe(a) {
-    const words = snippet(wordsOf(a.block)[0]?.text ?? '', 80);
-    return isItem(a.block) ? `A further question is added: “${words}”.` : `${labelOf(a.block)} is added: “${words}”.`;
-  },
-  review: (a, sheet) => reviewPlace(a, sheet, snippet(wordsOf(a.block)[0]?.text ?? '', 120)),
-};
+  judge: (b) =>
+    isItem(b) ? addition('A further question; nothing is taken away.') : accommodation('Help or information is added.'),
+  says: (b) => (isItem(b) ? `A further question is added: “${words(b)}”.` : `${labelOf(b)} is added: “${words(b)}”.`),
+});
+export type InsertBlock = z.infer<(typeof insertBlock)['schema']>;

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { idSchema } from '../activity/block';
 import { adjustmentBase, type AdjustmentKind, type Applied, untouched } from './adjustment';
+import { wholePageId } from './chunk';
+import { judgeRemoval } from './judging';
 import type { Edit, Sheet } from './sheet';
 
 const schema = z.object({
@@ -11,6 +13,9 @@ const schema = z.object({
   known: z.array(idSchema),
 });
 export type KeepPages = z.infer<typeof schema>;
+
+/** A smaller part of a page goes with the page. */
+const keeps = (pages: readonly string[], id: string) => pages.includes(id) || pages.includes(wholePageId(id));
 
 const titles = (sheet: Sheet, ids: readonly string[]) =>
   ids.map((id) => sheet.page(id)?.title || 'untitled page').join(', ');
@@ -26,7 +31,8 @@ export const keepPages: AdjustmentKind<KeepPages> = {
     const edits: Edit[] = [];
     let after: string | null = null;
     for (const page of sheet.allPages()) {
-      if (a.pages.includes(page.id)) after = page.id;
+      // A page that this version has added itself is no page of the basis, and stays.
+      if (keeps(a.pages, page.id) || !sheet.basisPage(page.id)) after = page.id;
       else edits.push({ edit: 'remove-page', page, after });
     }
     const missed = a.pages
@@ -39,10 +45,15 @@ export const keepPages: AdjustmentKind<KeepPages> = {
     const kept = basis.pages.filter((p) => a.pages.includes(p.id));
     return `Only ${kept.length} of ${basis.pages.length} pages are kept: ${kept.map((p) => `“${p.title}”`).join(', ')}.`;
   },
+  judge: (a, c) =>
+    judgeRemoval(
+      c,
+      c.basis.pages.filter((p) => !a.pages.includes(p.id)).flatMap((p) => p.blocks),
+    ),
   review(a, sheet) {
-    const here = sheet.allPages().map((p) => p.id);
+    const here = sheet.base.pages.map((p) => p.id);
     const gone = a.pages.filter((id) => !here.includes(id));
-    const fresh = here.filter((id) => !a.known.includes(id));
+    const fresh = here.filter((id) => !keeps(a.known, id));
     const kept = a.pages.filter((id) => here.includes(id));
     const target = fresh[0] ?? gone[0] ?? '';
     if (gone.length === 0 && fresh.length === 0) return untouched;

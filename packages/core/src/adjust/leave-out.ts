@@ -3,7 +3,8 @@ import { findBlock } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { isItem, labelOf, wordsOf } from '../activity/blocks';
 import { fingerprint } from '../activity/fingerprint';
-import { adjustmentBase, type AdjustmentKind, type Applied, snippet, untouched } from './adjustment';
+import { adjustmentBase, type AdjustmentKind, type Applied, snippet, untouched, accommodation } from './adjustment';
+import { basisBlock, judgeRemoval } from './judging';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -47,6 +48,11 @@ export const leaveOut: AdjustmentKind<LeaveOut> = {
     if (!found) return 'Something is left out that the basis no longer has.';
     const words = snippet(wordsOf(found)[0]?.text ?? '');
     return isItem(found) ? `The question “${words}” is left out.` : `${labelOf(found)} “${words}” is left out.`;
+  },
+  judge(a, c) {
+    if (a.what === 'page') return judgeRemoval(c, c.basis.pages.find((p) => p.id === a.target)?.blocks ?? []);
+    const out = basisBlock(c, a.target);
+    return out && isItem(out) ? judgeRemoval(c, [out]) : accommodation('Less on the page; nothing less is asked.');
   },
   review(a, sheet) {
     const target = a.what === 'page' ? sheet.basisPage(a.target) : sheet.basisBlock(a.target);

@@ -1,36 +1,60 @@
 import { z } from 'zod';
 import { blocksOf, type Content } from '../activity/activity';
 import { type Block, wordsOf, withWords } from '../activity/blocks';
-import { adjustmentBase, type AdjustmentKind, type Applied, type PersonalValues, untouched } from './adjustment';
+import {
+  accommodation,
+  adjustmentBase,
+  type AdjustmentKind,
+  type Applied,
+  type PersonalValues,
+  untouched,
+} from './adjustment';
 import type { Edit } from './sheet';
 
-/** The fields a text may hold, written in square brackets: "[name] walks to the shore". */
-export const PERSONAL_FIELDS = ['name', 'interest', 'class'] as const;
-export type PersonalField = (typeof PERSONAL_FIELDS)[number];
-const MARKER = /\[(name|interest|class)\]/g;
+/** The fields every learner's card has; a text holds them in square brackets: "[name] walks to the shore". */
+export const PERSONAL_FIELDS = ['name', 'chosen name', 'birthday', 'age', 'interest', 'interests', 'class'] as const;
+const FIELD = /\[([\p{L}][\p{L}\p{N} -]{0,39})\]/gu;
+
+/** What stands where nothing is known: a sheet must never have a hole. */
+const OTHERWISE: PersonalValues = {
+  name: 'you',
+  'chosen name': 'you',
+  birthday: 'your birthday',
+  age: 'your age',
+  interest: 'something you like',
+  interests: 'things you like',
+  class: 'your class',
+};
 
 const schema = z.object({
   ...adjustmentBase,
   kind: z.literal('personal-fields'),
-  /** What stands where the learner's card says nothing. */
-  otherwise: z.object({ name: z.string().max(80), interest: z.string().max(80), class: z.string().max(80) }),
+  /** What stands where the learner's card says nothing, by field. */
+  otherwise: z.record(z.string().max(40), z.string().max(80)),
 });
 export type PersonalFields = z.infer<typeof schema>;
 
-export const hasPersonalField = (text: string): boolean => new RegExp(MARKER.source).test(text);
-
-/** The fields that a content's words ask for. */
-export function personalFieldsIn(content: Content): PersonalField[] {
-  const found = new Set<PersonalField>();
+/** The fields that a content's words ask for, of those that are known: every card's, and `defined` by the teacher. */
+export function personalFieldsIn(content: Content, defined: readonly string[] = []): string[] {
+  const known = [...new Set<string>([...PERSONAL_FIELDS, ...defined])];
+  const found = new Set<string>();
   for (const { block } of blocksOf(content))
-    for (const w of wordsOf(block)) for (const m of w.text.matchAll(MARKER)) found.add(m[1] as PersonalField);
-  return PERSONAL_FIELDS.filter((f) => found.has(f));
+    for (const w of wordsOf(block)) for (const m of w.text.matchAll(FIELD)) if (m[1]) found.add(m[1]);
+  return known.filter((f) => found.has(f));
 }
+
+/** Whether a text asks for a field that every card has. */
+export const hasPersonalField = (text: string): boolean =>
+  [...text.matchAll(FIELD)].some((m) => (PERSONAL_FIELDS as readonly string[]).includes(m[1] ?? ''));
+
+/** The fields of a content that neither the learner's card nor the adjustment's own words fill. */
+export const missingFields = (content: Content, a: PersonalFields, values: PersonalValues): string[] =>
+  personalFieldsIn(content, Object.keys(values)).filter((f) => !values[f] && !a.otherwise[f]);
 
 function filled(block: Block, values: PersonalValues): Block {
   let out = block;
   for (const w of wordsOf(block)) {
-    const text = w.text.replace(MARKER, (whole, f: PersonalField) => values[f] ?? whole);
+    const text = w.text.replace(FIELD, (whole, f: string) => values[f] ?? whole);
     if (text !== w.text) out = withWords(out, w.field, text);
   }
   return out;
@@ -46,7 +70,10 @@ export const personalFields: AdjustmentKind<PersonalFields> = {
   targets: () => [],
   apply(a, sheet, { learner }): Applied {
     if (!learner) return { edits: [], missed: [] };
-    const values = { ...a.otherwise, ...Object.fromEntries(Object.entries(learner).filter(([, v]) => v)) };
+    const known = (values: PersonalValues) => Object.fromEntries(Object.entries(values).filter(([, v]) => v));
+    const values = { ...OTHERWISE, ...known(a.otherwise), ...known(learner) };
+    // A field of the teacher's own that this card lacks is said by its name.
+    for (const f of Object.keys(learner)) values[f] ??= f;
     const edits: Edit[] = [];
     for (const page of sheet.allPages())
       for (const before of page.blocks) {
@@ -55,12 +82,12 @@ export const personalFields: AdjustmentKind<PersonalFields> = {
       }
     return { edits, missed: [] };
   },
-  describe(_, basis) {
-    const fields = personalFieldsIn(basis);
-    const named = { name: 'name', interest: 'an interest', class: 'class' };
+  describe(a, basis) {
+    const fields = personalFieldsIn(basis, Object.keys(a.otherwise));
     return fields.length
-      ? `The learner’s own ${fields.map((f) => named[f]).join(', ')} stand${fields.length === 1 ? 's' : ''} in the text.`
+      ? `The learner’s own ${fields.join(', ')} stand${fields.length === 1 ? 's' : ''} in the text.`
       : 'Personal fields are filled wherever the text has them.';
   },
+  judge: () => ({ ...accommodation('The same questions, with the learner’s own words in them.'), neutral: true }),
   review: () => untouched,
 };

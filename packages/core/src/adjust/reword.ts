@@ -1,9 +1,21 @@
 import { z } from 'zod';
 import { findBlock } from '../activity/activity';
 import { idSchema } from '../activity/block';
-import { wordsAt, wordsOf, withWords } from '../activity/blocks';
-import { mergeText } from '../upkeep/merge-text';
-import { adjustmentBase, type AdjustmentKind, type Applied, missed, nothing, snippet, untouched } from './adjustment';
+import { type Block, wordsAt, wordsOf, withWords } from '../activity/blocks';
+import { cutAlike, mergeRich, mergeText } from '../upkeep/merge-text';
+import {
+  adjustmentBase,
+  type AdjustmentKind,
+  type Applied,
+  missed,
+  nothing,
+  snippet,
+  untouched,
+  accommodation,
+  modification,
+} from './adjustment';
+import { basisBlock, givesAway } from './judging';
+import type { Sheet } from './sheet';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -17,6 +29,41 @@ const schema = z.object({
 });
 export type Reword = z.infer<typeof schema>;
 
+const isRich = (b: Block, field: string): boolean => (b.kind === 'text' || b.kind === 'passage') && field === 'text';
+
+const merged = (b: Block | undefined, a: Reword, basis: string) =>
+  (b && isRich(b, a.field) ? mergeRich : mergeText)(a.was, basis, a.now);
+
+const flat = (text: string): string => text.replace(/\s+/g, ' ').trim();
+
+/** Where the basis parted a block into two: the rewording parted at the same place, or null where it is no such case. */
+function parted(
+  a: Reword,
+  sheet: Sheet,
+  basis: string,
+): { first: string; second: string; next: Block; its: string } | null {
+  if (basis.length >= a.was.length) return null;
+  const page = sheet.pageOf(a.target);
+  const at = page?.blocks.findIndex((b) => b.id === a.target) ?? -1;
+  const next = page?.blocks[at + 1];
+  const its = next && wordsAt(next, a.field);
+  if (!next || its === undefined || flat(`${basis} ${its}`) !== flat(a.was)) return null;
+  const cut = cutAlike(flat(a.was), flat(basis), flat(a.now));
+  return cut && { first: cut[0], second: cut[1], next, its };
+}
+
+/** The block that took in the words of one that is gone, where there is just one. */
+function joinedInto(a: Reword, sheet: Sheet): { block: Block; text: string } | null {
+  if (flat(a.was).length < 12) return null;
+  const found = sheet.allPages().flatMap((p) =>
+    p.blocks.flatMap((block) => {
+      const text = wordsAt(block, a.field);
+      return text?.includes(a.was) ? [{ block, text }] : [];
+    }),
+  );
+  return found.length === 1 ? (found[0] ?? null) : null;
+}
+
 export const reword: AdjustmentKind<Reword> = {
   kind: 'reword',
   label: 'Reword',
@@ -28,7 +75,7 @@ export const reword: AdjustmentKind<Reword> = {
     const block = sheet.block(a.target);
     const basis = block && wordsAt(block, a.field);
     if (!block || basis === undefined) return missed(a.target, 'The words it changes are no longer there.');
-    const merge = basis === a.was ? { clean: true, text: a.now } : mergeText(a.was, basis, a.now);
+    const merge = basis === a.was ? { clean: true, text: a.now } : merged(block, a, basis);
     // In conflict the version's own words stand, whole, until someone decides.
     const text = merge.clean ? merge.text : a.now;
     if (text === basis) return merge.clean ? nothing : { ...nothing, unsettled: true };
@@ -43,10 +90,24 @@ export const reword: AdjustmentKind<Reword> = {
     const label = block && wordsOf(block).find((w) => w.field === a.field)?.label;
     return `${label ?? 'The text'} “${snippet(a.was)}” is worded “${snippet(a.now, 80)}”.`;
   },
+  judge(a, c) {
+    const b = basisBlock(c, a.target);
+    return b && givesAway(a.now, b, a.was) && a.field === 'prompt'
+      ? modification('The new wording says the answer.')
+      : accommodation('Other words for the same question.');
+  },
   review(a, sheet) {
     const block = sheet.basisBlock(a.target);
     const basis = block && wordsAt(block, a.field);
-    if (basis === undefined)
+    if (basis === undefined) {
+      const home = block ? null : joinedInto(a, sheet);
+      if (home)
+        return {
+          outcome: 'carried',
+          target: home.block.id,
+          why: 'Its words were joined to another block, and the rewording goes with them.',
+          result: { ...a, target: home.block.id, was: home.text, now: home.text.replace(a.was, () => a.now) },
+        };
       return {
         outcome: 'lost',
         target: a.target,
@@ -58,6 +119,7 @@ export const reword: AdjustmentKind<Reword> = {
         proposed: '',
         choices: [{ choice: 'master', label: 'Let the rewording go', result: null }],
       };
+    }
     if (basis === a.was) return untouched;
     if (basis === a.now)
       return {
@@ -66,7 +128,19 @@ export const reword: AdjustmentKind<Reword> = {
         why: 'The basis now says what this version said already.',
         result: null,
       };
-    const merge = mergeText(a.was, basis, a.now);
+    const two = parted(a, sheet, basis);
+    if (two)
+      return {
+        outcome: 'carried',
+        target: a.target,
+        why: 'The block was parted into two, and the rewording with it.',
+        result: two.first === basis ? null : { ...a, was: basis, now: two.first },
+        also:
+          two.second === two.its
+            ? []
+            : [{ ...a, id: `${a.id.slice(0, 60)}~2`, target: two.next.id, was: two.its, now: two.second }],
+      };
+    const merge = merged(block, a, basis);
     const settled = (now: string): Reword | null => (now === basis ? null : { ...a, was: basis, now });
     if (merge.clean)
       return {

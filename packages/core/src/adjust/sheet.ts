@@ -1,4 +1,4 @@
-import { blockIndex, type Content, findBlock, type Page, pageIndex } from '../activity/activity';
+import { blockIndex, type Content, findBlock, type Page, pageIndex, type Settings } from '../activity/activity';
 import type { Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
 
@@ -11,7 +11,15 @@ export type Edit =
   | { readonly edit: 'remove-block'; readonly block: Block; readonly pageId: Id; readonly after: Id | null }
   | { readonly edit: 'insert-block'; readonly block: Block; readonly pageId: Id; readonly after: Id | null }
   | { readonly edit: 'remove-page'; readonly page: Page; readonly after: Id | null }
-  | { readonly edit: 'insert-page'; readonly page: Page; readonly after: Id | null };
+  | { readonly edit: 'insert-page'; readonly page: Page; readonly after: Id | null }
+  | { readonly edit: 'move-block'; readonly block: Block; readonly from: Place; readonly to: Place }
+  | { readonly edit: 'move-page'; readonly page: Page; readonly from: Id | null; readonly to: Id | null }
+  | { readonly edit: 'settings'; readonly before: Settings | undefined; readonly settings: Settings | undefined };
+
+export interface Place {
+  readonly pageId: Id;
+  readonly after: Id | null;
+}
 
 export function invertEdit(e: Edit): Edit {
   switch (e.edit) {
@@ -25,6 +33,11 @@ export function invertEdit(e: Edit): Edit {
       return { ...e, edit: 'insert-page' };
     case 'insert-page':
       return { ...e, edit: 'remove-page' };
+    case 'move-block':
+    case 'move-page':
+      return { ...e, from: e.to, to: e.from } as Edit;
+    case 'settings':
+      return { edit: 'settings', before: e.settings, settings: e.before };
   }
 }
 
@@ -39,19 +52,29 @@ export class Sheet {
   private readonly home: ReadonlyMap<Id, Id>;
   private readonly moved = new Map<Id, Id | null>();
   private readonly ownBlocks = new Set<Block[]>();
+  private ownSettings: { readonly now: Settings | undefined } | null = null;
 
   constructor(readonly base: Content) {
     this.positions = pageIndex(base);
     this.home = blockIndex(base);
   }
 
-  /** A block as the basis has it, before anything was written to this sheet. */
+  /** A block as the basis has it, before anything was written to this sheet; one that was added to it, as it is. */
   basisBlock(id: Id): Block | undefined {
-    return findBlock(this.base, id)?.block;
+    return findBlock(this.base, id)?.block ?? this.block(id);
+  }
+
+  /** Whether the basis has a block or page that an adjustment before this one has taken off the sheet. */
+  isLeftOut(id: Id): boolean {
+    return (this.home.has(id) && !this.block(id)) || (this.basisPage(id) !== undefined && !this.page(id));
   }
 
   basisPage(id: Id): Page | undefined {
     return this.base.pages[pageIndex(this.base).get(id) ?? -1];
+  }
+
+  settings(): Settings | undefined {
+    return this.ownSettings ? this.ownSettings.now : this.base.settings;
   }
 
   page(id: Id): Page | undefined {
@@ -111,12 +134,30 @@ export class Sheet {
           return [...pages.slice(0, at), e.page, ...pages.slice(at)];
         });
         for (const b of e.page.blocks) this.moved.set(b.id, e.page.id);
+        return;
+      case 'move-block':
+        this.apply({ edit: 'remove-block', block: e.block, ...e.from });
+        this.apply({ edit: 'insert-block', block: e.block, ...e.to });
+        return;
+      case 'move-page':
+        this.changePages((pages) => {
+          const page = pages.find((p) => p.id === e.page.id);
+          const rest = pages.filter((p) => p.id !== e.page.id);
+          const at = e.to === null ? 0 : rest.findIndex((p) => p.id === e.to) + 1;
+          return page ? [...rest.slice(0, at), page, ...rest.slice(at)] : rest;
+        });
+        return;
+      case 'settings':
+        this.ownSettings = { now: e.settings };
     }
   }
 
   /** The finished content; the basis itself where nothing was changed. */
   content(): Content {
-    return this.pages ? { ...this.base, pages: this.pages } : this.base;
+    if (!this.pages && !this.ownSettings) return this.base;
+    const { settings: _, ...base } = this.base;
+    const settings = this.settings();
+    return { ...base, pages: this.pages ?? this.base.pages, ...(settings ? { settings } : {}) };
   }
 
   private writable(pageId: Id | undefined): Block[] | undefined {

@@ -3,7 +3,7 @@ import type { Page } from '../activity/activity';
 import { type Id, idSchema } from '../activity/block';
 import { isItem, keyWordsOf } from '../activity/blocks';
 import { plainWords } from '../work/match-words';
-import { adjustmentBase, type AdjustmentKind, type Applied, missed } from './adjustment';
+import { adjustmentBase, type AdjustmentKind, type Applied, missed, accommodation, modification } from './adjustment';
 import { placeShape, reviewPlace, standingPlace } from './insert-block';
 
 const schema = z.object({
@@ -54,6 +54,10 @@ export const wordBank: AdjustmentKind<WordBank> = {
     return { edits: [{ edit: 'insert-block', block: bankBlock(a), ...place }], missed: [] };
   },
   describe: (a) => `A word bank is added: ${a.words.join(', ')}.`,
+  judge: (a) =>
+    a.words.length < 2
+      ? modification('A bank of one word gives the answer away.')
+      : accommodation('The words are given; which goes where is still asked.'),
   review(a, sheet) {
     const page = sheet.basisPage(a.page);
     const place = reviewPlace(a, sheet, a.words.join(' · '));

@@ -47,7 +47,8 @@ describe('learnerPackage', () => {
     fc.assert(
       fc.property(masters, fc.array(fc.nat(3), { minLength: 1, maxLength: 3 }), steps(10), (m, bases, done) => {
         let family = withVersions(familyOf(marked(m)), bases);
-        family = done.filter((s) => s.what !== 5).reduce(inPlace, family);
+        family = // A bank and a flap hold the key because the teacher puts it there.
+          done.filter((s) => s.what !== 5 && s.what !== 13).reduce(inPlace, family);
         family = {
           ...family,
           versions: family.versions.map((v) => ({

@@ -1,11 +1,11 @@
 import { itemsOf } from '../activity/activity';
 import type { Id } from '../activity/block';
-import { wordsOf } from '../activity/blocks';
-import { type Family, latest, versionOf } from '../activity/family';
-import { hasPersonalField, personalFieldsIn } from '../adjust/personal-fields';
+import { chainOf, type Family, latest, versionOf } from '../activity/family';
+import { type PersonalFields, personalFieldsIn } from '../adjust/personal-fields';
+import type { Adjustment } from '../adjust/registry';
 import { derive } from '../derive/derive';
 import { type Learner, personalValues } from '../learners/learner';
-import { givesAway } from '../measure/classify';
+import { givesAway } from '../adjust/judging';
 import { pendingUpkeep } from '../upkeep/resolve';
 import { waits } from '../upkeep/upkeep';
 import { audienceOf, classOf, type People } from './audience';
@@ -43,12 +43,15 @@ const named = (learners: readonly Learner[], most = 4): string =>
         .map((l) => l.name)
         .join(', ')} and ${learners.length - most} more`;
 
+const isFill = (a: Adjustment): a is PersonalFields => a.kind === 'personal-fields' && !a.off;
+
 /** Everything that is wrong or unusual about a hand-out. `now` is local, 'yyyy-MM-ddTHH:mm'. */
 export function coverage(handOut: HandOut, family: Family, people: People, now: string): Check[] {
   const audience = audienceOf(handOut, people);
   const inIt = new Set(audience.map((l) => l.id));
   const linesOf = (id: Id) => handOut.lines.filter((l) => l.learnerId === id);
   const checks: Check[] = [];
+  const defined = new Set(people.learners.flatMap((l) => Object.keys(l.fields)));
   const say = (
     level: Check['level'],
     code: Check['code'],
@@ -171,20 +174,38 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
         learners,
         versionId,
       );
-    if (personalFieldsIn(content).length > 0) {
-      const holes = learners.filter((l) => {
-        const filled = derive(family, versionId, { learner: personalValues(l, classOf(l.id, people)) }).content;
-        return filled.pages.some((p) => p.blocks.some((b) => wordsOf(b).some((w) => hasPersonalField(w.text))));
-      });
-      if (holes.length)
+    const asked = personalFieldsIn(content, [...defined]);
+    if (asked.length > 0) {
+      const fill =
+        versionId === null
+          ? undefined
+          : chainOf(family, versionId)
+              .flatMap((v) => v.adjustments)
+              .find(isFill);
+      if (!fill)
         say(
           'mend',
           'unfilled',
           'A personal field would stay open',
-          `${versionName(versionId)} has a field such as [name]. Add “Fill personal fields” to it.`,
-          holes,
+          `${versionName(versionId)} has a field such as [${asked[0]}]. Add “Fill personal fields” to it.`,
+          learners,
           versionId,
         );
+      else
+        for (const field of asked) {
+          const holes = learners.filter(
+            (l) => !fill.otherwise[field] && !personalValues(l, classOf(l.id, people), now)[field],
+          );
+          if (holes.length)
+            say(
+              'mend',
+              'unfilled',
+              `[${field}] is not known for ${holes.length === 1 ? 'a learner' : `${holes.length} learners`}`,
+              `Fill it on the needs card of ${named(holes)}, or say on the Bench what stands there otherwise.`,
+              holes,
+              versionId,
+            );
+        }
     }
   }
   const unused = family.versions.filter((v) => !v.learnerId && !used.has(v.id));

@@ -14,7 +14,7 @@ export function giveOut(handOut: HandOut, family: Family, people: People, at: st
   for (const learner of audienceOf(handOut, people)) {
     const line = handOut.lines.find((l) => l.learnerId === learner.id);
     if (!line) continue;
-    const one = freeze(family, line.versionId, at, personalValues(learner, classOf(learner.id, people)));
+    const one = freeze(family, line.versionId, at, personalValues(learner, classOf(learner.id, people), at));
     // Two versions may come to the same content: the address names the version too, so that the lineage stays true.
     const address = `${one.hash.slice(0, 40)}-${(line.versionId ?? 'master').slice(0, 22)}`;
     frozen[address] ??= one;

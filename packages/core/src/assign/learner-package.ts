@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { idSchema } from '../activity/block';
-import { assetsOf, fixedPictureSchema, pageMarkSchema, pageSizeSchema } from '../activity/activity';
+import { assetsOf, fixedPictureSchema, pageMarkSchema, pageSizeSchema, settingsSchema } from '../activity/activity';
 import { type Block, blockKinds, forLearner, learnerBlockSchema } from '../activity/blocks';
 import { rectSchema } from '../activity/parts';
+import { mixedContent } from '../adjust/mixing';
 import { swatchSchema } from '../activity/family';
 import type { Frozen, HandOut } from './hand-out';
 
@@ -14,6 +15,12 @@ export const learnerPackageSchema = z.strictObject({
   way: z.enum(['one-each', 'to-read']),
   swatch: swatchSchema.nullable(),
   dueAt: z.string().nullable(),
+  /** How it is shown, where that is not as usual; how many goes there are. */
+  show: z.strictObject({
+    oneAtATime: z.boolean(),
+    print: settingsSchema.shape.print.unwrap().nullable(),
+    goes: z.number().int().nullable(),
+  }),
   pages: z.array(
     z.strictObject({
       id: idSchema,
@@ -35,8 +42,12 @@ export type LearnerPackage = z.infer<typeof learnerPackageSchema>;
 export function learnerPackage(
   handOut: Pick<HandOut, 'id' | 'title' | 'note' | 'way' | 'dueAt'>,
   frozen: Frozen,
+  /** Names the learner and the go: pieces that are to be mixed up are, the same way each time. */
+  seed?: string,
 ): LearnerPackage {
-  const mine = frozen.content.pages.filter((p) => (p.audience ?? 'learner') === 'learner');
+  const content = seed === undefined ? frozen.content : mixedContent(frozen.content, seed);
+  const { oneAtATime, print, goes, extraTime } = content.settings ?? {};
+  const mine = content.pages.filter((p) => (p.audience ?? 'learner') === 'learner');
   const kept = mine.map((p) => ({ page: p, blocks: p.blocks.filter(isLearners) }));
   const pages = kept.map(({ page: p, blocks }) => ({
     id: p.id,
@@ -61,10 +72,22 @@ export function learnerPackage(
     swatch: frozen.swatch
       ? { pattern: frozen.swatch.pattern, colour: frozen.swatch.colour, letter: frozen.swatch.letter }
       : null,
-    dueAt: handOut.dueAt,
+    dueAt: handOut.dueAt && laterBy(handOut.dueAt, extraTime?.days ?? 0),
+    show: {
+      oneAtATime: oneAtATime ?? false,
+      print: print ? { size: print.size, spacing: print.spacing, font: print.font, colours: print.colours } : null,
+      goes: goes ?? null,
+    },
     pages,
     assetIds: [...assetsOf({ pages: kept.map(({ page, blocks }) => ({ ...page, blocks })) })],
   };
+}
+
+/** A local date and time so many days later. */
+function laterBy(local: string, days: number): string {
+  const date = new Date(`${local.slice(0, 10)}T12:00:00Z`);
+  date.setUTCDate(date.getUTCDate() + days);
+  return `${date.toISOString().slice(0, 10)}${local.slice(10)}`;
 }
 
 const isLearners = (b: Block): boolean => b.audience === 'learner' && blockKinds[b.kind].learnerSchema.type !== 'never';

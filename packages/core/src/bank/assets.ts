@@ -1,11 +1,10 @@
 import { assetsOf } from '../activity/activity';
-import { assetsIn } from '../activity/blocks';
 import { answerAssets } from '../work/answer';
 import { listOf, type Workspace } from '../workspace';
 
 /**
- * Ids of all assets that something uses, with how many things do: any revision or draft of a master, an adjustment's
- * own block, a given sheet, a learner's answer, a template. What is not here can be cleared.
+ * Ids of all assets that something uses, with how many things do: any revision or draft of a master, an
+ * adjustment, a given sheet, a learner's answer, a template. What is not here can be cleared.
  */
 export function assetUses(w: Workspace): Map<string, number> {
   const uses = new Map<string, number>();
@@ -15,13 +14,20 @@ export function assetUses(w: Workspace): Map<string, number> {
   for (const f of listOf(w.families)) {
     for (const r of f.revisions) use(assetsOf(r.content));
     if (f.draft) use(assetsOf(f.draft));
-    for (const v of f.versions) for (const a of v.adjustments) if (a.kind === 'insert-block') use(assetsIn(a.block));
+    for (const v of f.versions) for (const a of v.adjustments) use(assetsHeld(a));
   }
   for (const h of listOf(w.handOuts)) for (const frozen of Object.values(h.frozen)) use(assetsOf(frozen.content));
   for (const c of listOf(w.copies))
     for (const go of c.goes) for (const a of Object.values(go.answers)) use(answerAssets(a));
   for (const t of listOf(w.templates)) use(assetsOf({ pages: [t.page] }));
   return uses;
+}
+
+/** The ids of assets anywhere in an adjustment: whatever its kind, they stand under this one name. */
+function assetsHeld(value: unknown): string[] {
+  if (Array.isArray(value)) return value.flatMap(assetsHeld);
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([k, v]) => (k === 'assetId' && typeof v === 'string' ? [v] : assetsHeld(v)));
 }
 
 export interface AssetCount {

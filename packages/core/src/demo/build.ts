@@ -1,6 +1,7 @@
 import type { Content, Objective, Page } from '../activity/activity';
 import type { Demand, Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
+import type { Given } from '../activity/blocks/number';
 import type { Family, Swatch, Version } from '../activity/family';
 import { FAMILY_FORMAT } from '../activity/family';
 import { type InPlace, recordInPlace } from '../adjust/record';
@@ -27,6 +28,7 @@ interface ItemExtras {
   o?: Id;
   demand?: Demand;
   points?: number;
+  optional?: boolean;
   note?: string;
 }
 
@@ -37,6 +39,7 @@ const item = (id: Id, prompt: string, x: ItemExtras) => ({
   demand: x.demand ?? ('recall' as const),
   points: x.points ?? 1,
   ...(x.o ? { objectiveId: x.o } : {}),
+  ...(x.optional ? { optional: true } : {}),
   ...(x.note ? { note: x.note } : {}),
 });
 
@@ -77,12 +80,19 @@ export const b = {
     key,
     lines: 4,
   }),
-  number: (id: Id, prompt: string, key: number, unit: string, x: ItemExtras & { tolerance?: number } = {}): Block => ({
+  number: (
+    id: Id,
+    prompt: string,
+    key: number,
+    unit: string,
+    x: ItemExtras & { tolerance?: number; given?: Given[]; formula?: string } = {},
+  ): Block => ({
     ...item(id, prompt, { demand: 'apply', ...x }),
     kind: 'number',
     key,
     unit,
     tolerance: x.tolerance ?? 0,
+    ...(x.given && x.formula ? { given: x.given, formula: x.formula } : {}),
   }),
 };
 

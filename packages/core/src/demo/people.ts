@@ -3,9 +3,17 @@ import {
   type Group,
   type Learner,
   type NeedsCard,
+  NO_PERSON,
   PLAIN_COMFORT,
   type SchoolClass,
 } from '../learners/learner';
+
+/** A few cards say more: what a learner is called, a birthday, a field of the teacher's own. */
+const PERSON: Readonly<Record<string, Partial<Learner>>> = {
+  oriel: { chosenName: 'Ori', birthday: '2016-04-09', fields: { pet: 'a cat called Moss' } },
+  tamsin: { birthday: '2015-11-30', fields: { pet: 'two hens' } },
+  ansel: { birthday: '2016-01-17', fields: { pet: 'a slow tortoise' } },
+};
 
 const who = (
   id: string,
@@ -15,6 +23,8 @@ const who = (
 ): Learner => ({
   id: `l-${id}`,
   name,
+  ...NO_PERSON,
+  ...PERSON[id],
   needs: { ...EMPTY_NEEDS, ...needs },
   comfort: { ...PLAIN_COMFORT, ...comfort },
 });

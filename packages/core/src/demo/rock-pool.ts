@@ -68,6 +68,11 @@ export function rockPool(clock: Clock, pictureId: string): Family {
         b.number('rp-q7', 'How many limpets can you count on the rock?', 3, 'limpets', { o: O.count }),
         b.number('rp-q8', 'On Monday there were 18 limpets, on Friday 25. How many more is that?', 7, 'limpets', {
           o: O.count,
+          given: [
+            { name: 'a', value: 18, min: 5, max: 20, step: 1 },
+            { name: 'b', value: 25, min: 21, max: 40, step: 1 },
+          ],
+          formula: 'b - a',
         }),
       ),
       page(

@@ -83,6 +83,14 @@ class Trace {
         return;
       case 'insert-page':
         for (const b of e.page.blocks) this.origins.set(b.id, { from: touch, touched: [] });
+        return;
+      case 'move-block':
+        return this.touch(e.block, touch);
+      case 'move-page':
+        for (const b of e.page.blocks) this.touch(b, touch);
+        return;
+      case 'settings':
+        return;
     }
   }
 
@@ -109,6 +117,8 @@ function applyAll(basis: Derived, touches: readonly Touch[], options: DeriveOpti
       trace.note(e, touch);
     }
     const [gone] = applied.missed;
+    if (gone && sheet.isLeftOut(gone.target))
+      return { ...base, status: 'off', why: 'What it is about is left out here.' };
     if (gone) return { ...base, status: 'skipped', why: gone.why };
     if (applied.unsettled) return { ...base, status: 'unsettled', why: 'Waits for a decision in upkeep.' };
     return { ...base, status: 'applied', why: '' };
@@ -122,8 +132,14 @@ function applyAll(basis: Derived, touches: readonly Touch[], options: DeriveOpti
   };
 }
 
+/** A version's adjustments in the order in which they are applied: as they were made, those about the whole last. */
+export function inOrder(v: Version): readonly Adjustment[] {
+  const last = v.adjustments.filter((a) => kindOfAdjustment(a).last);
+  return last.length ? [...v.adjustments.filter((a) => !last.includes(a)), ...last] : v.adjustments;
+}
+
 const touchesOf = (v: Version, late: boolean): Touch[] =>
-  v.adjustments
+  inOrder(v)
     .filter((a) => (kindOfAdjustment(a).late ?? false) === late)
     .map((adjustment) => ({ versionId: v.id, adjustment }));
 
@@ -171,7 +187,7 @@ export function basisContent(family: Family, version: Version): Content {
 /** The sheet of a version just before one of its adjustments is applied. */
 export function sheetBefore(family: Family, version: Version, adjustmentId: Id): Sheet {
   const sheet = new Sheet(basisContent(family, version));
-  for (const a of version.adjustments) {
+  for (const a of inOrder(version)) {
     if (a.id === adjustmentId) break;
     if (inForce(a, undefined) && !kindOfAdjustment(a).late)
       for (const e of kindOfAdjustment(a).apply(a, sheet, {}).edits) sheet.apply(e);

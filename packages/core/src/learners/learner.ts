@@ -33,6 +33,12 @@ export const EMPTY_NEEDS: NeedsCard = needsCardSchema.parse({});
 export const learnerSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(120),
+  /** What the learner is called, where it is not the first name. */
+  chosenName: z.string().max(80).default(''),
+  /** ISO date; empty where it is not known. */
+  birthday: z.union([z.iso.date(), z.literal('')]).default(''),
+  /** Fields the teacher has defined, by name. */
+  fields: z.record(z.string().min(1).max(40), z.string().max(80)).default({}),
   needs: needsCardSchema,
   comfort: comfortSchema,
 });
@@ -53,14 +59,31 @@ export const groupSchema = z.object({
 });
 export type Group = z.infer<typeof groupSchema>;
 
-/** What a learner's card gives to personal fields. */
-export function personalValues(learner: Learner, schoolClass: SchoolClass | undefined): PersonalValues {
-  const [first] = learner.name.split(' ');
-  const [interest] = learner.needs.interests;
+/** What a learner's card holds before anything is written on it. */
+export const NO_PERSON = { chosenName: '', birthday: '', fields: {} };
+
+/** Whole years between a birthday and a day, both ISO dates. */
+export function ageOn(birthday: string, day: string): number {
+  const years = Number(day.slice(0, 4)) - Number(birthday.slice(0, 4));
+  return day.slice(5, 10) < birthday.slice(5, 10) ? years - 1 : years;
+}
+
+/** What a learner's card gives to personal fields on a day (ISO). A field that the card does not fill is empty. */
+export function personalValues(learner: Learner, schoolClass: SchoolClass | undefined, day: string): PersonalValues {
+  const [first = ''] = learner.name.split(' ');
+  const { interests } = learner.needs;
+  const date = learner.birthday && new Date(`${learner.birthday}T12:00:00Z`);
   return {
-    ...(first ? { name: first } : {}),
-    ...(interest ? { interest } : {}),
-    ...(schoolClass ? { class: schoolClass.name } : {}),
+    ...learner.fields,
+    name: first,
+    'chosen name': learner.chosenName || first,
+    birthday: date
+      ? new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(date)
+      : '',
+    age: learner.birthday ? `${ageOn(learner.birthday, day)}` : '',
+    interest: interests[0] ?? '',
+    interests: interests.join(', '),
+    class: schoolClass?.name ?? '',
   };
 }
 

@@ -31,7 +31,7 @@ export const learnerText = (block: Block): string =>
   block.audience !== 'learner' || block.kind === 'picture' ? '' : plainTextOf(block);
 
 /** The running text that the formulas measure: passages, instructions and questions, not labels and choices. */
-const prose = (block: Block): string => {
+export const prose = (block: Block): string => {
   if (block.audience !== 'learner') return '';
   if (block.kind === 'text' || block.kind === 'passage') return plainRich(block.text);
   if (block.kind === 'instruction') return block.text;
@@ -88,8 +88,15 @@ const kept = new WeakMap<Content, Measures>();
 /** Everything counted about one finished activity. The objectives are those the content itself lists. */
 export function measure(content: Content): Measures {
   let known = kept.get(content);
-  if (!known) kept.set(content, (known = measurePages(content.pages.filter(isLearners), content.objectives)));
+  if (!known) kept.set(content, (known = measureAll(content)));
   return known;
+}
+
+/** With extra time the minutes are as many more. */
+function measureAll(content: Content): Measures {
+  const m = measurePages(content.pages.filter(isLearners), content.objectives);
+  const more = content.settings?.extraTime?.percent ?? 0;
+  return more ? { ...m, minutes: m.minutes * (1 + more / 100) } : m;
 }
 
 /** The same as `measure`, in steps: gives way after each page, so that a caller may rest between. */

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Content, Page } from '../activity/activity';
 import { type Block, isChoice, keyIdsOf, wordsOf, withWords } from '../activity/blocks';
 import { type Family, FAMILY_FORMAT, latest } from '../activity/family';
+import { draftChooseItems, draftFlap, draftOtherAnswer, draftStarters, isDraft } from '../adjust/drafts';
 import { CannotRecord, type InPlace, recordInPlace } from '../adjust/record';
 import { derive } from '../derive/derive';
 
@@ -77,7 +78,7 @@ export interface Step {
   readonly words: string;
 }
 export const steps = (maxLength: number) =>
-  fc.array(fc.record({ on: fc.nat(5), what: fc.nat(8), where: fc.nat(40), words: sentence }), { maxLength });
+  fc.array(fc.record({ on: fc.nat(5), what: fc.nat(16), where: fc.nat(40), words: sentence }), { maxLength });
 
 let made = 0;
 const newId = () => `x${++made}`;
@@ -124,6 +125,22 @@ export function inPlace(family: Family, step: Step): Family {
     },
     { did: 'keep-pages', pageIds: [page.id] },
     { did: 'remove-page', pageId: page.id },
+    { did: 'adjust', drafts: [{ kind: 'chunk', most: 2, pages: [] }] },
+    {
+      did: 'adjust',
+      drafts: [{ kind: 'move', what: 'block', target: at.b.id, page: page.id, after: page.blocks.at(-1)?.id ?? null }],
+    },
+    {
+      did: 'adjust',
+      drafts: [{ kind: 'move', what: 'page', target: page.id, after: content.pages.at(-1)?.id ?? null }],
+    },
+    ...[
+      draftChooseItems(content, [], 2),
+      draftFlap(at.b),
+      draftOtherAnswer(at.b, 'drawing', []),
+      draftStarters(at.b),
+    ].map((d): InPlace => ({ did: 'adjust', drafts: isDraft(d) ? [d] : [] })),
+    { did: 'adjust', drafts: [{ kind: 'one-at-a-time' }, { kind: 'goes', most: 2 }], name: 'two settings' },
   ];
   const done = all[step.what % all.length];
   if (!done) return family;

@@ -1,5 +1,6 @@
-import { diffWordsWithSpace } from 'diff';
+import { diffArrays, diffWordsWithSpace } from 'diff';
 import { diff3Merge } from 'node-diff3';
+import { fromRichTokens, richTokens } from '../activity/rich-tokens';
 
 /** One stretch of a three-way merge. In a conflict all three sides are given. */
 export type MergeRegion =
@@ -22,20 +23,67 @@ export function tokens(text: string): string[] {
 const join = (parts: readonly string[]): string => parts.join('');
 const trimLead = (text: string): string => (text.startsWith(' ') ? text.slice(1) : text);
 
+/** How a text is taken apart for merging, and put together again. */
+interface Manner {
+  readonly apart: (text: string) => string[];
+  readonly together: (parts: readonly string[]) => string;
+}
+
+const PLAIN: Manner = { apart: tokens, together: (parts) => trimLead(join(parts)) };
+/** Words with their marks: strong words, lists and paragraphs stay whole. */
+const RICH: Manner = { apart: richTokens, together: fromRichTokens };
+const hasMarks = (text: string): boolean => /[*_\\]|^\s*(?:[-+]|\d+[.)])\s/m.test(text);
+
+function merge(old: string, master: string, version: string, manner: Manner): TextMerge {
+  const regions: MergeRegion[] = [];
+  const whole: string[] = [];
+  const { apart, together } = manner;
+  for (const r of diff3Merge(apart(master), apart(old), apart(version), { excludeFalseConflicts: true })) {
+    if (r.conflict) {
+      const { o, a, b } = r.conflict;
+      whole.push(...b);
+      regions.push({ kind: 'conflict', old: together(o), master: together(a), version: together(b) });
+    } else {
+      whole.push(...(r.ok ?? []));
+      regions.push({ kind: 'agreed', text: together(r.ok ?? []) });
+    }
+  }
+  return { clean: regions.every((r) => r.kind === 'agreed'), text: together(whole), regions };
+}
+
 /** Three-way merge of two rewordings of `old`, word by word (diff3, as node-diff3 computes it). */
-export function mergeText(old: string, master: string, version: string): TextMerge {
-  const regions: MergeRegion[] = diff3Merge(tokens(master), tokens(old), tokens(version), {
-    excludeFalseConflicts: true,
-  }).map((r) =>
-    r.conflict
-      ? { kind: 'conflict', old: join(r.conflict.o), master: join(r.conflict.a), version: join(r.conflict.b) }
-      : { kind: 'agreed', text: join(r.ok ?? []) },
-  );
-  return {
-    clean: regions.every((r) => r.kind === 'agreed'),
-    text: trimLead(join(regions.map((r) => (r.kind === 'agreed' ? r.text : r.version)))),
-    regions,
-  };
+export const mergeText = (old: string, master: string, version: string): TextMerge =>
+  merge(old, master, version, PLAIN);
+
+/** The same for marked words (see `readRich`): a word and its marks are merged as one. */
+export const mergeRich = (old: string, master: string, version: string): TextMerge =>
+  [old, master, version].some(hasMarks) ? merge(old, master, version, RICH) : mergeText(old, master, version);
+
+/**
+ * Where `now` is to be cut so that it parts as `was` is parted after `head`; null where the place was reworded itself.
+ * Gives the two parts of `now`.
+ */
+export function cutAlike(was: string, head: string, now: string): readonly [string, string] | null {
+  const cut = tokens(head).length;
+  const mine = tokens(now);
+  let atWas = 0;
+  let atNow = 0;
+  const parts = diffArrays(tokens(was), mine);
+  for (const [i, p] of parts.entries()) {
+    const n = p.value.length;
+    if (!p.added && !p.removed) {
+      const inside = cut > atWas && cut < atWas + n;
+      const atStart = cut === atWas && !parts[i - 1]?.added && !parts[i - 1]?.removed;
+      const atEnd = cut === atWas + n && !parts[i + 1]?.added && !parts[i + 1]?.removed;
+      if (inside || atStart || atEnd) {
+        const at = atNow + cut - atWas;
+        return [trimLead(join(mine.slice(0, at))).trim(), join(mine.slice(at)).trim()];
+      }
+    }
+    if (!p.added) atWas += n;
+    if (!p.removed) atNow += n;
+  }
+  return null;
 }
 
 export interface TextChange {

@@ -4,11 +4,15 @@ import { diff3Merge } from 'node-diff3';
 import { type Content, findBlock } from '../activity/activity';
 import { wordsAt } from '../activity/blocks';
 import { type Family, latest } from '../activity/family';
+import { readRich, writeRich } from '../activity/rich';
+import { fromRichTokens, richTokens } from '../activity/rich-tokens';
+import { takenPart } from '../adjust/from-activity';
+import { recordInPlace } from '../adjust/record';
 import { derive } from '../derive/derive';
 import { demoWorkspace } from '../demo/index';
-import { editMaster, familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
+import { editMaster, familyOf, inPlace, masters, stamp, steps, withVersions } from '../testing/random-family';
 import { mergeText, textChanges, tokens } from './merge-text';
-import { carryOver, type Decision, pendingUpkeep, resolveUpkeep, saveRevision } from './resolve';
+import { carryOver, type Decision, isLeft, leaveForLater, pendingUpkeep, resolveUpkeep, saveRevision } from './resolve';
 import { groupsToDecide, upkeep, waits } from './upkeep';
 
 const settler = { at: '2026-09-03T08:00:00.000Z', by: 'T' };
@@ -234,5 +238,141 @@ describe('each kind under a change of its basis', () => {
   it('says that the neighbour of an added block is gone, and keeps the block in sight', () => {
     const entries = master(without('rp-q8'));
     expect(outcomes(entries, 'rp-p2')).toEqual(['rp-ext lost']);
+  });
+});
+
+describe('a block parted or joined in the master', () => {
+  const text = (id: string, t: string) => ({ id, kind: 'text' as const, audience: 'learner' as const, text: t });
+  const page = (...blocks: ReturnType<typeof text>[]): Content => ({
+    title: 'T',
+    subject: '',
+    ages: '',
+    objectives: [],
+    pages: [{ id: 'p', title: 'P', orientation: 'portrait', blocks }],
+  });
+  const reworded = (content: Content, target: string, now: string): Family => {
+    const family = withVersions(familyOf(content), [0]);
+    const done = { did: 'words' as const, blockId: target, field: 'text', text: now };
+    return { ...family, versions: [recordInPlace(family, 'v0', done, stamp)] };
+  };
+  const saved = (family: Family, content: Content) => saveRevision(family, content, '', settler).family;
+  const texts = (family: Family) =>
+    derive(family, 'v0').content.pages[0]?.blocks.map((b) => (b.kind === 'text' ? b.text : ''));
+
+  it('parts the rewording at the same place', () => {
+    const family = reworded(
+      page(text('a', 'The crab hides under a stone. The gull waits on the wall above.')),
+      'a',
+      'The crab sits under a big stone. The gull waits on the wall.',
+    );
+    const now = saved(
+      family,
+      page(text('a', 'The crab hides under a stone.'), text('b', 'The gull waits on the wall above.')),
+    );
+    expect(texts(now)).toEqual(['The crab sits under a big stone.', 'The gull waits on the wall.']);
+    expect(pendingUpkeep(now).entries).toEqual([]);
+  });
+
+  it('asks where the place itself was reworded', () => {
+    const family = reworded(page(text('a', 'One two three. Four five six.')), 'a', 'One two and four five six.');
+    const now = saved(family, page(text('a', 'One two three.'), text('b', 'Four five six.')));
+    expect(pendingUpkeep(now).entries.map((e) => e.outcome)).toEqual(['to-decide']);
+    expect(texts(now)).toContain('One two and four five six.');
+  });
+
+  it('takes the rewording along to the block that took its words in', () => {
+    const family = reworded(
+      page(text('a', 'The tide is out.'), text('b', 'The crab hides under a stone.')),
+      'b',
+      'The crab hides.',
+    );
+    const now = saved(family, page(text('a', 'The tide is out. The crab hides under a stone.')));
+    expect(texts(now)).toEqual(['The tide is out. The crab hides.']);
+    expect(pendingUpkeep(now).entries).toEqual([]);
+  });
+
+  it('merges marked words with their marks', () => {
+    const family = reworded(
+      page(text('a', 'The **red** crab hides.\n\n- weed\n- stone')),
+      'a',
+      'The **red** crab hides.\n\n- weed\n- big stone',
+    );
+    const now = saved(family, page(text('a', 'The **red shore** crab hides.\n\n- weed\n- stone')));
+    expect(texts(now)).toEqual(['The **red shore** crab hides.\n\n- weed\n- big stone']);
+  });
+
+  it('gives marked words back as they were through the tokens that are merged', () => {
+    const part = fc.constantFrom('a', '**b c**', '*d*', 'e **f** g');
+    const rich = fc
+      .array(
+        fc.oneof(
+          part,
+          fc.array(part, { minLength: 1, maxLength: 3 }).map((l) => l.map((i) => `- ${i}`).join('\n')),
+        ),
+        { minLength: 1, maxLength: 4 },
+      )
+      .map((p) => p.join('\n\n'));
+    fc.assert(
+      fc.property(rich, (t) => {
+        const plain = writeRich(readRich(t));
+        expect(fromRichTokens(richTokens(plain))).toBe(plain);
+      }),
+    );
+  });
+});
+
+describe('a question left for later', () => {
+  it('still waits, no longer calls, and calls again when the master’s side changes', () => {
+    const family = demoWorkspace(Date.UTC(2026, 10, 24)).families['rock-pool'] as Family;
+    const waiting = pendingUpkeep(family).entries.filter(waits);
+    const left = leaveForLater(family, waiting);
+    expect(pendingUpkeep(left).entries.filter(waits)).toHaveLength(waiting.length);
+    expect(waiting.every((e) => isLeft(left, e))).toBe(true);
+    const content = latest(left).content;
+    const changed: Content = {
+      ...content,
+      pages: content.pages.map((p) => ({
+        ...p,
+        blocks: p.blocks.map((b) =>
+          b.id === waiting[0]?.target && b.kind === 'text' ? { ...b, text: `${b.text} And more.` } : b,
+        ),
+      })),
+    };
+    const again = saveRevision(left, changed, '', settler).family;
+    expect(
+      pendingUpkeep(again)
+        .entries.filter(waits)
+        .some((e) => !isLeft(again, e)),
+    ).toBe(true);
+  });
+});
+
+describe('a part taken from another activity', () => {
+  const demo = demoWorkspace(Date.UTC(2026, 10, 24)).families;
+  const pool = demo['rock-pool'] as Family;
+  const bike = demo['puncture'] as Family;
+  const source = { familyId: 'puncture', revision: 1, content: latest(bike).content };
+  const first = latest(bike).content.pages[0];
+  if (!first) throw new Error('the demo changed');
+  const taken = takenPart(source, first.id, 'x', null);
+  const withPart = (follow: boolean): Family => {
+    if (!taken) throw new Error('not taken');
+    const draft = { kind: 'from-activity' as const, after: null, follow, ...taken };
+    const v = recordInPlace(pool, 'rp-ext', { did: 'adjust', drafts: [draft] }, stamp);
+    return { ...pool, versions: pool.versions.map((x) => (x.id === 'rp-ext' ? v : x)) };
+  };
+  const there = { ...source, revision: 2, content: { ...source.content, pages: [{ ...first, title: 'Anew' }] } };
+  const title = (f: Family) => derive(f, 'rp-ext').content.pages[0]?.title;
+
+  it('follows it where that was chosen, and stays as it was where not', () => {
+    const context = { source: () => there };
+    expect(title(carryOver(withPart(true), settler, context))).toBe('Anew');
+    expect(title(carryOver(withPart(false), settler, context))).toBe(first.title);
+  });
+
+  it('asks when the source no longer has it', () => {
+    const context = { source: () => ({ ...there, content: { ...there.content, pages: [] } }) };
+    const asked = upkeep(withPart(true), 1, context).entries.filter((e) => e.versionId === 'rp-ext' && waits(e));
+    expect(asked.map((e) => e.outcome)).toEqual(['lost']);
   });
 });

@@ -1,13 +1,13 @@
 import { blocksOf, type Content, findBlock } from '../activity/activity';
 import type { Id } from '../activity/block';
 import { wordsOf } from '../activity/blocks';
-import { type Family, latest, type Version, versionTree } from '../activity/family';
+import { type Family, latest, type Version, versionOf, versionTree } from '../activity/family';
 import { contentAddress } from '../activity/fingerprint';
-import type { Choice, Review } from '../adjust/adjustment';
+import type { Choice, Review, ReviewContext } from '../adjust/adjustment';
 import { snippet } from '../adjust/adjustment';
 import { type Adjustment, kindOfAdjustment } from '../adjust/registry';
 import { Sheet } from '../adjust/sheet';
-import { basisContent, inForce } from '../derive/derive';
+import { basisContent, inForce, inOrder } from '../derive/derive';
 
 /** What the master's change asks of one adjustment of one version. */
 export interface UpkeepEntry {
@@ -75,13 +75,17 @@ export function masterChanges(before: Content, after: Content): MasterChange[] {
 }
 
 /** Reviews the adjustments of one version against what it is made on now, each after those before it. */
-function reviewVersion(family: Family, version: Version): { entries: UpkeepEntry[]; untouched: number } {
+function reviewVersion(
+  family: Family,
+  version: Version,
+  context: ReviewContext,
+): { entries: UpkeepEntry[]; untouched: number } {
   const sheet = new Sheet(basisContent(family, version));
   const entries: UpkeepEntry[] = [];
   let untouchedCount = 0;
-  for (const a of version.adjustments) {
+  for (const a of inOrder(version)) {
     const kind = kindOfAdjustment(a);
-    const review: Review<Adjustment> = kind.review(a, sheet);
+    const review: Review<Adjustment> = kind.review(a, sheet, context);
     if (review.outcome === 'untouched') untouchedCount++;
     else entries.push(entryOf(version, a, review, sheet, kind.withWords !== undefined));
     if (inForce(a, undefined)) for (const e of kind.apply(a, sheet, {}).edits) sheet.apply(e);
@@ -108,7 +112,7 @@ function entryOf(
       master: '',
       version: '',
       proposed: '',
-      choices: [{ choice: 'combined', label: 'Carried over', result: review.result }],
+      choices: [{ choice: 'combined', label: 'Carried over', result: review.result, also: review.also ?? [] }],
       ownWords: false,
     };
   return {
@@ -129,17 +133,23 @@ function entryOf(
  * What the step from revision `from` to the latest asks of every version and adjustment. Adjustments hold what their
  * target looked like when they were written, so steps several revisions apart need no replay.
  */
-export function upkeep(family: Family, from: number): UpkeepReport {
+export function upkeep(family: Family, from: number, context: ReviewContext = {}): UpkeepReport {
   const to = latest(family);
   const before = family.revisions.find((r) => r.n === from) ?? to;
   const entries: UpkeepEntry[] = [];
   const untouched = new Map<Id, number>();
   for (const { version } of versionTree(family)) {
-    const reviewed = reviewVersion(family, version);
+    const reviewed = reviewVersion(family, version, context);
     entries.push(...reviewed.entries);
     untouched.set(version.id, reviewed.untouched);
   }
   return { from: before.n, to: to.n, masterChanges: masterChanges(before.content, to.content), entries, untouched };
+}
+
+/** The questions and carried changes of one version. */
+export function reviewOf(family: Family, versionId: Id, context: ReviewContext = {}): UpkeepEntry[] {
+  const version = versionOf(family, versionId);
+  return version ? reviewVersion(family, version, context).entries : [];
 }
 
 /** The entries that wait for someone, with those that ask the same question together. */

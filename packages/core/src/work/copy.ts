@@ -79,10 +79,18 @@ export function copyState(
   return go.n > 1 && responseTo(marking, go.n - 1)?.decision === 'another go' ? 'another go' : 'working';
 }
 
-/** The go a learner may write in now: the open one, or a new one when another go was asked for. Undefined: nothing to do. */
-export function openGo(copy: Copy | undefined, marking: Marking | undefined): 'first' | 'next' | Go | undefined {
+/**
+ * The go a learner may write in now: the open one, or a new one when another go was asked for, or when fewer than
+ * `most` were used and the work is not complete. Undefined: nothing to do.
+ */
+export function openGo(
+  copy: Copy | undefined,
+  marking: Marking | undefined,
+  most = 1,
+): 'first' | 'next' | Go | undefined {
   const go = copy?.goes.at(-1);
   if (!go) return 'first';
   if (!go.submittedAt) return go;
-  return responseTo(marking, go.n)?.decision === 'another go' ? 'next' : undefined;
+  const decision = responseTo(marking, go.n)?.decision;
+  return decision === 'another go' || (decision !== 'complete' && go.n < most) ? 'next' : undefined;
 }

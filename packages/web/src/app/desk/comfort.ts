@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { type Comfort, PLAIN_COMFORT } from '@lorvet/core';
+import { type Comfort, type LearnerPackage, PLAIN_COMFORT } from '@lorvet/core';
 
 const FONTS: Record<Comfort['font'], { readonly name: string; readonly css: string }> = {
   hyperlegible: { name: 'Clear', css: "'Atkinson Hyperlegible Next Variable', sans-serif" },
@@ -85,6 +85,17 @@ export function comfortStyle(comfort: Comfort | undefined): Record<string, strin
     '--desk-size': `${c.size}px`,
     '--desk-line': `${c.spacing}`,
     'color-scheme': c.colours === 'night' ? 'dark' : 'light',
+  };
+}
+
+/** A sheet's own print and the learner's comfort together: the larger of both. */
+export function withPrint(comfort: Comfort, print: LearnerPackage['show']['print']): Comfort {
+  if (!print) return comfort;
+  return {
+    font: print.font || comfort.font,
+    size: Math.min(40, Math.max(comfort.size, Math.round(PLAIN_COMFORT.size * print.size))),
+    spacing: Math.min(2.5, Math.max(comfort.spacing, PLAIN_COMFORT.spacing * print.spacing)),
+    colours: print.colours || comfort.colours,
   };
 }
 

@@ -73,7 +73,8 @@ export class DeskSession {
     if (!handOut || hash === undefined) return undefined;
     const id = copyIdOf(handOutId, this.learnerId());
     const before = this.work.copies()[id];
-    const open = openGo(before, this.work.markings()[id]);
+    const most = handOut.frozen[hash]?.content.settings?.goes;
+    const open = openGo(before, this.work.markings()[id], most);
     if (!open) return undefined;
     const now = this.clock.iso();
     const submittedAt = submit ? now : null;
@@ -94,13 +95,14 @@ export class DeskSession {
     const copy = this.work.copies()[id];
     const marking = this.work.markings()[id];
     const last = copy?.goes.at(-1);
-    const open = openGo(copy, marking);
+    const open = openGo(copy, marking, frozen.content.settings?.goes);
     const said = [...(marking?.responses ?? [])].reverse().find((r) => r.decision !== null);
     const current = last && responseTo(marking, last.n);
+    const n = open === 'next' ? (last?.n ?? 0) + 1 : (last?.n ?? 1);
     return {
-      sheet: learnerPackage(handOut, frozen),
+      sheet: learnerPackage(handOut, frozen, `${id}.${n}`),
       state: copyState(handOut, copy, marking, this.clock.local()),
-      go: open === 'next' ? (last?.n ?? 0) + 1 : (last?.n ?? 1),
+      go: n,
       // Another go begins with what was there: it is looked over, not begun anew.
       answers: last?.answers ?? {},
       locked: handOut.way === 'to-read' || open === undefined || current?.decision === 'complete',

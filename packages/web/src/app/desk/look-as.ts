@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { Location } from '@angular/common';
 import { Router } from '@angular/router';
 import {
+  copyIdOf,
   type Answer,
   type Comfort,
   classOf,
@@ -69,11 +70,12 @@ export class LookAs {
     if (!plan) return this.versionAlone();
     const family = this.work.families()[plan.familyId];
     const given = plan.frozen[plan.given[this.learnerId() ?? ''] ?? ''];
-    if (given) return learnerPackage(plan, given);
+    const seed = `${copyIdOf(plan.id, this.learnerId() ?? '')}.1`;
+    if (given) return learnerPackage(plan, given, seed);
     const line = plan.lines.find((l) => l.learnerId === learner?.id);
     if (!family || !learner || !line) return null;
-    const values = personalValues(learner, classOf(learner.id, this.work.people()));
-    return learnerPackage(plan, freeze(family, line.versionId, this.clock.iso(), values));
+    const values = personalValues(learner, classOf(learner.id, this.work.people()), this.clock.iso());
+    return learnerPackage(plan, freeze(family, line.versionId, this.clock.iso(), values), seed);
   });
 
   constructor() {

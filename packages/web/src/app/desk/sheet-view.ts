@@ -12,14 +12,14 @@ import {
   untracked,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Answer, answerIsEmpty, type Comfort, type LearnerPackage, PLAIN_COMFORT } from '@lorvet/core';
+import { type Answer, answerIsEmpty, type Comfort, type LearnerPackage, oneByOne, PLAIN_COMFORT } from '@lorvet/core';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { SheetContext } from '../ui/blocks/sheet-context';
 import { PageMarkView } from '../ui/page-mark';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
-import { ComfortSettings, comfortStyle } from './comfort';
+import { ComfortSettings, comfortStyle, withPrint } from './comfort';
 
 /** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
 @Component({
@@ -56,22 +56,27 @@ export class SheetView {
   protected readonly at = signal(0);
   protected readonly comfortOpen = signal(false);
   protected readonly asking = signal(false);
-  protected readonly style = computed(() => comfortStyle(this.comfort()));
   /** On paper all pages stand below each other. */
   protected readonly printing = signal(false);
+  protected readonly style = computed(() => comfortStyle(withPrint(this.comfort(), this.sheet().show.print)));
+  /** The pages as they are turned: of one question each where that was chosen. */
+  protected readonly pages = computed(() => {
+    const { pages, show } = this.sheet();
+    return show.oneAtATime && !this.printing() ? oneByOne(pages) : pages;
+  });
   private readonly app = inject(ApplicationRef);
   private readonly context = inject(SheetContext);
   protected readonly shown = computed(() => {
-    const page = this.sheet().pages[this.at()];
-    return this.printing() ? this.sheet().pages : page ? [page] : [];
+    const page = this.pages()[this.at()];
+    return this.printing() ? this.pages() : page ? [page] : [];
   });
   protected readonly canWrite = computed(() => !this.locked() && this.sheet().way === 'one-each');
   private readonly items = computed(() =>
-    this.sheet().pages.flatMap((p, page) => p.blocks.filter((b) => 'prompt' in b).map((b) => ({ id: b.id, page }))),
+    this.pages().flatMap((p, page) => p.blocks.filter((b) => 'prompt' in b).map((b) => ({ id: b.id, page }))),
   );
   protected readonly numbers = computed(() => new Map(this.items().map((x, i) => [x.id, i + 1])));
   protected readonly dots = computed(() =>
-    this.sheet().pages.map((p, i) => {
+    this.pages().map((p, i) => {
       const items = this.items().filter((x) => x.page === i);
       return {
         id: p.id,
@@ -87,9 +92,9 @@ export class SheetView {
   );
 
   constructor() {
-    effect(() => this.context.sheet.set({ pages: this.sheet().pages, turn: (to) => this.turn(to) }));
+    effect(() => this.context.sheet.set({ pages: this.pages(), turn: (to) => this.turn(to) }));
     effect(() => {
-      const pages = this.sheet().pages.length;
+      const pages = this.pages().length;
       untracked(() => this.at.set(Math.min(this.at(), Math.max(0, pages - 1))));
     });
   }

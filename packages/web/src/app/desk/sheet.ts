@@ -59,7 +59,9 @@ export class DeskSheet {
     const w = this.work();
     if (!w) return '';
     if (w.sheet.way === 'to-read') return 'To read';
-    if (w.state === 'submitted') return 'Submitted';
+    const { goes } = w.sheet.show;
+    if (w.state === 'submitted')
+      return w.locked ? 'Submitted' : `Submitted. You may try again: go ${w.go} of ${goes ?? 1}`;
     if (w.state === 'complete') return 'Finished';
     return this.dirty() || !this.keeper.saved() ? 'Saving …' : 'Saved';
   });

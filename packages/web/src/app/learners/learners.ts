@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { EMPTY_NEEDS, type Group, type Learner, PLAIN_COMFORT, type SchoolClass } from '@lorvet/core';
+import { EMPTY_NEEDS, type Group, type Learner, NO_PERSON, PLAIN_COMFORT, type SchoolClass } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
@@ -65,7 +65,7 @@ export class Learners {
   });
 
   protected add(): void {
-    this.fresh.set({ id: this.clock.newId(), name: '', needs: EMPTY_NEEDS, comfort: PLAIN_COMFORT });
+    this.fresh.set({ id: this.clock.newId(), name: '', ...NO_PERSON, needs: EMPTY_NEEDS, comfort: PLAIN_COMFORT });
   }
 
   protected open(id: string): void {

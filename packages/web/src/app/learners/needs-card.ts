@@ -31,7 +31,8 @@ const list = (text: string) =>
           interests.value,
           goals.value,
           more.checked,
-          note.value
+          note.value,
+          { chosenName: chosen.value.trim(), birthday: birthday.value, fields: fieldsOf(own.value) }
         )
       "
     >
@@ -75,6 +76,16 @@ const list = (text: string) =>
       <label class="field"
         >Interests, parted by commas <input #interests [value]="learner().needs.interests.join(', ')"
       /></label>
+      <div class="two wide">
+        <label class="field"
+          >Called <input #chosen maxlength="80" [value]="learner().chosenName" autocomplete="off"
+        /></label>
+        <label class="field">Birthday <input #birthday type="date" [value]="learner().birthday" /></label>
+      </div>
+      <label class="field"
+        >Fields of your own, one a line, such as “pet: a cat”
+        <textarea #own rows="2" [value]="fieldLines()"></textarea>
+      </label>
       <label class="field">Languages at home <input #languages [value]="learner().needs.languages.join(', ')" /></label>
       <fieldset>
         <legend>Groups</legend>
@@ -102,6 +113,9 @@ const list = (text: string) =>
       display: grid;
       grid-template-columns: 1fr 110px;
       gap: 8px;
+    }
+    .two.wide {
+      grid-template-columns: 1fr 1fr;
     }
     fieldset {
       margin: 0;
@@ -151,6 +165,17 @@ export class NeedsCardForm {
       .join('\n');
   }
 
+  protected fieldLines(): string {
+    return Object.entries(this.learner().fields)
+      .map(([name, value]) => `${name}: ${value}`)
+      .join('\n');
+  }
+
+  protected fieldsOf(lines: string): Learner['fields'] {
+    const parted = lines.split('\n').map((l) => /^\s*([^:]{1,40}?)\s*:\s*(.{1,80}?)\s*$/.exec(l));
+    return Object.fromEntries(parted.flatMap((m) => (m?.[1] && m[2] ? [[m[1], m[2]] as const] : [])));
+  }
+
   protected toggle(support: NeedsCard['supports'][number]): void {
     const next = new Set(this.agreed());
     if (!next.delete(support)) next.add(support);
@@ -172,6 +197,7 @@ export class NeedsCardForm {
     goals: string,
     wantsMore: boolean,
     note: string,
+    person: Pick<Learner, 'chosenName' | 'birthday' | 'fields'>,
   ): void {
     const readingGrade = grade.trim() === '' ? null : Number(grade.replace(',', '.'));
     if (readingGrade !== null && !(readingGrade >= 0 && readingGrade <= 13)) {
@@ -195,7 +221,7 @@ export class NeedsCardForm {
       note: note.trim(),
     };
     this.saved.emit({
-      learner: { ...before, name: name.trim(), needs },
+      learner: { ...before, ...person, name: name.trim(), needs },
       classId: classId || null,
       groupIds: [...this.inGroups()],
     });

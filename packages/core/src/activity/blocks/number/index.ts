@@ -3,6 +3,15 @@ import { textOf } from '../../../work/answer';
 import { readNumber } from '../../../work/read-number';
 import { type BlockKind, itemBase, itemWords, learnerItem, learnerItemBase, withItemWords } from '../../block';
 
+const givenSchema = z.object({
+  name: z.string().regex(/^[a-z][a-z0-9]{0,11}$/),
+  /** As it stands in the question now. */
+  value: z.number(),
+  min: z.number(),
+  max: z.number(),
+  step: z.number().positive(),
+});
+export type Given = z.infer<typeof givenSchema>;
 const schema = z.object({
   ...itemBase,
   kind: z.literal('number'),
@@ -10,8 +19,12 @@ const schema = z.object({
   /** How far from the key still counts, in the item's unit. */
   tolerance: z.number().min(0).default(0),
   unit: z.string().max(30).default(''),
+  /** Numbers of the question that may be others, each with the range it is drawn from. */
+  given: z.array(givenSchema).max(12).optional(),
+  /** The key from the names of `given`: "a * b - 2". */
+  formula: z.string().max(200).optional(),
 });
-type NumberBlock = z.infer<typeof schema>;
+export type NumberBlock = z.infer<typeof schema>;
 const learnerSchema = z.object({ ...learnerItemBase, kind: z.literal('number'), unit: z.string() });
 
 export const numberBlock: BlockKind<NumberBlock, z.infer<typeof learnerSchema>> = {

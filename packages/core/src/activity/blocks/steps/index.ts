@@ -12,7 +12,7 @@ import {
 } from '../../block';
 import { listWords, shareMark, withListWords } from '../../parts';
 
-const stepsSchema = z.array(z.object({ id: idSchema, text: z.string().max(500) })).max(40);
+export const stepsSchema = z.array(z.object({ id: idSchema, text: z.string().max(500) })).max(40);
 const schema = z.object({ ...itemBase, kind: z.literal('steps'), steps: stepsSchema });
 type Steps = z.infer<typeof schema>;
 const learnerSchema = z.object({ ...learnerItemBase, kind: z.literal('steps'), steps: stepsSchema });

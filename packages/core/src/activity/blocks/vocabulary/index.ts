@@ -8,7 +8,7 @@ const entrySchema = z.object({
   meaning: z.string().max(600),
   assetId: assetIdSchema.optional(),
 });
-const entriesSchema = z.array(entrySchema).max(60);
+export const entriesSchema = z.array(entrySchema).max(60);
 const schema = z.object({
   ...blockBase,
   kind: z.literal('vocabulary'),

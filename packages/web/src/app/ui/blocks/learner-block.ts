@@ -1,6 +1,6 @@
 import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import type { Answer, LearnerBlock } from '@lorvet/core';
+import { type Answer, answerIsEmpty, type LearnerBlock } from '@lorvet/core';
 import { DESK_PARTS } from './registry';
 
 /** One block as a learner sees it: the question's words, its hint when asked for, and the form of its kind. */
@@ -25,6 +25,15 @@ import { DESK_PARTS } from './registry';
       }
     }
     <ng-container *ngComponentOutlet="part(); inputs: inputs()" />
+    @if (!bare() && flap(); as under) {
+      @if (lifted()) {
+        <p class="hint" role="status">{{ under }}</p>
+      } @else {
+        <button class="btn quiet" type="button" [disabled]="!hasAnswer()" (click)="lifted.set(true)">
+          {{ hasAnswer() ? 'Lift the flap to check' : 'Answer first, then lift the flap' }}
+        </button>
+      }
+    }
   `,
   styles: `
     :host {
@@ -75,6 +84,12 @@ export class LearnerBlockView {
     const b = this.block();
     return 'hint' in b ? b.hint : undefined;
   });
+  protected readonly flap = computed(() => {
+    const b = this.block();
+    return 'flap' in b ? b.flap : undefined;
+  });
+  protected readonly lifted = signal(false);
+  protected readonly hasAnswer = computed(() => !answerIsEmpty(this.answer()));
   protected readonly promptId = computed(() => `q-${this.block().id}`);
   private readonly give = (answer: Answer) => this.answered.emit(answer);
   protected readonly inputs = computed(() => ({

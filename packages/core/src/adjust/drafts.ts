@@ -1,0 +1,189 @@
+import type { Content, Page } from '../activity/activity';
+import { type Demand, DEMANDS, type Id } from '../activity/block';
+import { type Block, isChoice, isItem, type ItemBlock, keyIdsOf, keyWordsOf, plainTextOf } from '../activity/blocks';
+import { fingerprint } from '../activity/fingerprint';
+import { sentencesIn } from '../measure/readability';
+import { plainWords } from '../work/match-words';
+import { chooseItems, itemsWithin } from './choose-items';
+import { choicesToLeaveOut, snapshotChoices } from './fewer-choices';
+import { proposeHardWords } from './glossary';
+import { questionBehind } from './hint';
+import { givesAway } from './judging';
+import { answerBehind } from './other-answer';
+import { canDraw, drawNumbers, otherNumbersFor } from './other-numbers';
+import type { Adjustment } from './registry';
+import { STARTERS } from './sentence-starters';
+import { proposeSteps } from './steps-to-tick';
+import { type AnswerWay, turned, wrongIn } from './turning';
+import { proposeWords } from './word-bank';
+
+type Made = 'id' | 'at' | 'author';
+type DraftOf<A> = A extends Adjustment ? Omit<A, Made> : never;
+/** An adjustment before it is written down: without id, time and author. */
+export type Draft = DraftOf<Adjustment>;
+
+/** What a word means, and its picture, where the shipped words have it. */
+export type Lexicon = (word: string) => { readonly meaning: string; readonly assetId?: string } | undefined;
+
+/** Proposes an adjustment for one thing, or says in words why there is none. */
+export type Proposal = Draft | { readonly why: string };
+export const isDraft = (p: Proposal): p is Draft => 'kind' in p;
+
+export function draftFewerChoices(b: Block, most: number): Proposal {
+  if (!isChoice(b)) return { why: 'It has no choices.' };
+  // One wrong choice always stays: where only the answers are left, there is nothing to choose.
+  const leaveOut = choicesToLeaveOut(b, Math.max(most, keyIdsOf(b).length + 1));
+  return leaveOut.length
+    ? { kind: 'fewer-choices', target: b.id, leaveOut, was: snapshotChoices(b) }
+    : { why: `It has no more than ${most} choices.` };
+}
+
+/** Words of other pages' keys that are no key on this one: they make a bank harder to guess from. */
+export function proposeDistractors(content: Content, page: Page, n: number): string[] {
+  const mine = new Set(proposeWords(page).map(plainWords));
+  const others = content.pages.filter((p) => p !== page).flatMap(proposeWords);
+  return [...new Map(others.map((w) => [plainWords(w), w])).entries()]
+    .filter(([plain]) => !mine.has(plain))
+    .slice(0, n)
+    .map(([, w]) => w);
+}
+
+export function draftWordBank(content: Content, page: Page, distractors: number, newId: () => Id): Proposal {
+  const was = proposeWords(page);
+  if (was.length === 0) return { why: 'No short answer on this page has a key.' };
+  if (was.length + distractors < 2) return { why: 'A bank of one word would say the answer.' };
+  const words = [...was, ...proposeDistractors(content, page, distractors)].sort((a, b) =>
+    plainWords(a).localeCompare(plainWords(b), 'en'),
+  );
+  if (words.length < 2) return { why: 'A bank of one word would say the answer.' };
+  const first = page.blocks.findIndex((b) => b.kind === 'short-text');
+  const after = page.blocks[first - 1]?.id ?? null;
+  return { kind: 'word-bank', page: page.id, after, blockId: newId(), title: 'Words you can use', words, was };
+}
+
+/**
+ * A hint by rule: the sentence of the page's texts that holds the key, with the key left open; for a word that no text
+ * says, its first letter and its length.
+ */
+export function draftHint(page: Page, b: Block): Proposal {
+  if (!isItem(b)) return { why: 'Only a question can have a hint.' };
+  if (b.hint) return { why: 'It has a hint already.' };
+  const [key] = keyWordsOf(b);
+  if (!key?.trim() || key.length > 40) return { why: 'It has no key that a hint could lead to.' };
+  const draft = (text: string): Proposal =>
+    givesAway(text, b, '')
+      ? { why: 'A hint by rule would say the answer.' }
+      : { kind: 'hint', target: b.id, text, was: questionBehind(b) };
+  const texts = page.blocks.filter((x) => x.audience === 'learner' && (x.kind === 'text' || x.kind === 'passage'));
+  const word = new RegExp(`(?<![\\p{L}\\p{N}])${escape(key)}(?:s|es)?(?![\\p{L}\\p{N}])`, 'giu');
+  const said = texts.flatMap((t) => sentencesIn(plainTextOf(t))).find((s) => word.test(plainTyped(s)));
+  if (said) return draft(`Read again: “${plainTyped(said).replace(word, '…')}”`);
+  if (b.kind !== 'short-text' || !/^\p{L}+$/u.test(key)) return { why: 'No text on its page says the answer.' };
+  return draft(`It begins with “${key.charAt(0)}” and has ${key.length} letters.`);
+}
+
+const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+const plainTyped = (text: string): string => text.replace(/[’]/g, "'");
+
+export function draftGlossary(page: Page, most: number, lexicon: Lexicon, newId: () => Id): Proposal {
+  const was = proposeHardWords(page);
+  const keys = new Set(page.blocks.flatMap((b) => keyWordsOf(b).map(plainWords)));
+  const entries = was
+    .filter((w) => !keys.has(plainWords(w)))
+    .flatMap((word) => {
+      const known = lexicon(word);
+      return known ? [{ id: newId(), word, ...known }] : [];
+    })
+    .slice(0, most);
+  if (entries.length === 0)
+    return { why: was.length ? 'None of its hard words is in the shipped list.' : 'It has no hard words.' };
+  const first = page.blocks.findIndex((b) => b.kind !== 'heading' && b.kind !== 'instruction');
+  const after = page.blocks[first - 1]?.id ?? null;
+  return { kind: 'glossary', page: page.id, after, blockId: newId(), title: 'Words to know', entries, was };
+}
+
+export function draftSteps(b: Block, least: number, newId: () => Id): Proposal {
+  if (b.kind !== 'instruction' && b.kind !== 'text') return { why: 'Only an instruction or a text has steps.' };
+  const steps = proposeSteps(b);
+  if (steps.length < least) return { why: 'It is no more than one step.' };
+  const blockId = newId();
+  return {
+    kind: 'steps-to-tick',
+    target: b.id,
+    blockId,
+    title: 'Tick each step when it is done.',
+    steps: steps.slice(0, 40).map((text, i) => ({ id: `${blockId}-${i + 1}`.slice(0, 64), text })),
+    was: plainTextOf(b),
+  };
+}
+
+export function draftFlap(b: Block): Proposal {
+  const keys = keyWordsOf(b);
+  if (!isItem(b) || keys.length === 0) return { why: 'It has no key to stand under a flap.' };
+  return { kind: 'flap', target: b.id, text: keys.join(' / ').slice(0, 2000), was: keys };
+}
+
+export function draftStarters(b: Block, starters: readonly string[] = STARTERS): Proposal {
+  if (b.kind !== 'long-text') return { why: 'Only a long answer can begin with a starter.' };
+  return { kind: 'sentence-starters', target: b.id, starters: [...starters], was: [...(b.starters ?? [])] };
+}
+
+export function draftOtherAnswer(b: Block, to: AnswerWay, wrong: readonly string[]): Proposal {
+  if (!isItem(b)) return { why: 'It asks for no answer.' };
+  const result = turned(b, to, wrong);
+  if (typeof result === 'string') return { why: result };
+  return {
+    kind: 'other-answer',
+    target: b.id,
+    to,
+    wrong: wrong.map((w) => w.trim()).filter(Boolean),
+    was: answerBehind(b),
+  };
+}
+
+/** Wrong answers that other items of the same objective or page hold as their keys: a beginning for the teacher. */
+export function proposeWrong(content: Content, b: ItemBlock, n = 3): string[] {
+  const mine = new Set(keyWordsOf(b).map(plainWords));
+  const page = content.pages.find((p) => p.blocks.includes(b));
+  const number = b.kind === 'number';
+  const near = content.pages
+    .flatMap((p) => p.blocks.filter(isItem).map((x) => ({ x, p })))
+    .filter(
+      ({ x }) =>
+        x !== b && (x.kind === 'number') === number && ['short-text', 'number', 'single-choice'].includes(x.kind),
+    )
+    .sort((a, c) => rank(c) - rank(a));
+  function rank(e: { x: ItemBlock; p: Page }): number {
+    return (e.x.objectiveId === b.objectiveId ? 2 : 0) + (e.p === page ? 1 : 0);
+  }
+  const words = [...wrongIn(b), ...near.flatMap(({ x }) => [...keyWordsOf(x).slice(0, 1), ...wrongIn(x)])];
+  if (b.kind === 'number' && b.key !== null)
+    words.push(...[1, -1, 10, -10, 2].map((d) => `${(b.key ?? 0) + d}${b.unit ? ` ${b.unit}` : ''}`));
+  const found = new Map(words.map((w) => [plainWords(w), w]));
+  return [...found]
+    .filter(([plain]) => plain && !mine.has(plain))
+    .slice(0, n)
+    .map(([, w]) => w);
+}
+
+export function draftOtherNumbers(b: Block, seed: string): Proposal {
+  if (!canDraw(b))
+    return { why: 'No numbers of it may be others: name them in the master, with a formula for the key.' };
+  const drawn = drawNumbers(b, seed);
+  return typeof drawn === 'string' ? { why: drawn } : { kind: 'other-numbers', ...otherNumbersFor(b, seed) };
+}
+
+export function draftChooseItems(content: Content, pages: readonly Id[], n: number): Proposal {
+  const items = itemsWithin(content, pages);
+  if (items.length <= n) return { why: `There are only ${items.length} questions.` };
+  return { kind: 'choose-items', pages: [...pages], keep: chooseItems(items, n), known: items.map((i) => i.id) };
+}
+
+export const draftLeaveOut = (b: Block): Draft => ({
+  kind: 'leave-out',
+  what: 'block',
+  target: b.id,
+  was: fingerprint(b),
+});
+
+export const atLeast = (b: ItemBlock, from: Demand): boolean => DEMANDS.indexOf(b.demand) >= DEMANDS.indexOf(from);

@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { findBlock } from '../activity/activity';
+import { idSchema } from '../activity/block';
+import { isItem, keyWordsOf } from '../activity/blocks';
+import {
+  accommodation,
+  adjustmentBase,
+  type AdjustmentKind,
+  type Applied,
+  ask,
+  lostTarget,
+  missed,
+  snippet,
+  untouched,
+} from './adjustment';
+
+const schema = z.object({
+  ...adjustmentBase,
+  kind: z.literal('flap'),
+  target: idSchema,
+  /** What stands under the flap. */
+  text: z.string().min(1).max(2000),
+  /** The key when this was written. */
+  was: z.array(z.string()),
+});
+export type Flap = z.infer<typeof schema>;
+
+/** An answer under a cover, to check oneself: it can be lifted once something was answered. */
+export const flap: AdjustmentKind<Flap> = {
+  kind: 'flap',
+  label: 'Flap to check',
+  done: 'flap to check',
+  category: 'support',
+  schema,
+  targets: (a) => [a.target],
+  apply(a, sheet): Applied {
+    const block = sheet.block(a.target);
+    if (!block || !isItem(block)) return missed(a.target, 'The question is no longer there.');
+    return { edits: [{ edit: 'replace-block', before: block, block: { ...block, flap: a.text } }], missed: [] };
+  },
+  describe(a, basis) {
+    const block = findBlock(basis, a.target)?.block;
+    const of = block && isItem(block) ? `“${snippet(block.prompt)}”` : 'A question that the basis no longer has';
+    return `${of} has a flap to check the answer, once there is one: “${snippet(a.text, 60)}”.`;
+  },
+  judge: () => accommodation('The answer is seen only after the learner’s own.'),
+  review(a, sheet) {
+    const block = sheet.basisBlock(a.target);
+    if (!block || !isItem(block))
+      return lostTarget(a.target, 'The question under this flap is gone.', a.was.join(' / '), a.text);
+    const key = keyWordsOf(block);
+    if (key.join('\n') === a.was.join('\n')) return untouched;
+    if (a.text === a.was.join(' / ') && key.length)
+      return {
+        outcome: 'carried',
+        target: a.target,
+        why: `The key changed, and the flap follows it: ${key.join(' / ')}.`,
+        result: { ...a, text: key.join(' / '), was: key },
+      };
+    return ask({
+      target: a.target,
+      field: 'flap',
+      why: 'The key changed: the flap may show the old answer.',
+      old: a.was.join(' / '),
+      master: key.join(' / '),
+      version: a.text,
+      keep: { ...a, was: key },
+    });
+  },
+  withWords(a, sheet, words) {
+    const block = sheet.basisBlock(a.target);
+    return { ...a, text: words, was: block ? keyWordsOf(block) : a.was };
+  },
+};

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { findBlock } from '../activity/activity';
+import { idSchema } from '../activity/block';
+import {
+  accommodation,
+  adjustmentBase,
+  type AdjustmentKind,
+  type Applied,
+  ask,
+  lostTarget,
+  missed,
+  snippet,
+  untouched,
+} from './adjustment';
+
+const startersSchema = z.array(z.string().min(1).max(200)).max(12);
+const schema = z.object({
+  ...adjustmentBase,
+  kind: z.literal('sentence-starters'),
+  target: idSchema,
+  starters: startersSchema.min(1),
+  was: startersSchema,
+});
+export type SentenceStarters = z.infer<typeof schema>;
+
+export const STARTERS = ['First …', 'I think … because …', 'It shows that …'];
+
+export const sentenceStarters: AdjustmentKind<SentenceStarters> = {
+  kind: 'sentence-starters',
+  label: 'Sentence starters',
+  done: 'sentence starters',
+  category: 'support',
+  schema,
+  targets: (a) => [a.target],
+  apply(a, sheet): Applied {
+    const block = sheet.block(a.target);
+    if (block?.kind !== 'long-text') return missed(a.target, 'The question is no longer there.');
+    return {
+      edits: [{ edit: 'replace-block', before: block, block: { ...block, starters: [...a.starters] } }],
+      missed: [],
+    };
+  },
+  describe(a, basis) {
+    const block = findBlock(basis, a.target)?.block;
+    const of = block?.kind === 'long-text' ? `“${snippet(block.prompt)}”` : 'A question that the basis no longer has';
+    return `${of} offers beginnings to write on from: ${a.starters.join(' / ')}.`;
+  },
+  judge: () => accommodation('The beginning of a sentence helps; the thought is still the learner’s.'),
+  review(a, sheet) {
+    const block = sheet.basisBlock(a.target);
+    if (block?.kind !== 'long-text')
+      return lostTarget(a.target, 'The question these beginnings help with is gone.', '', a.starters.join(' / '));
+    const now = block.starters ?? [];
+    if (now.join('\n') === a.was.join('\n')) return untouched;
+    return ask({
+      target: a.target,
+      field: 'starters',
+      why: 'The basis changed its own sentence starters.',
+      old: a.was.join(' / '),
+      master: now.join(' / '),
+      version: a.starters.join(' / '),
+      keep: { ...a, was: [...now] },
+    });
+  },
+};

@@ -1,0 +1,96 @@
+import { z } from 'zod';
+import { idSchema } from '../activity/block';
+import { type Block, plainTextOf } from '../activity/blocks';
+import { stepsSchema } from '../activity/blocks/steps';
+import { sentencesIn } from '../measure/readability';
+import {
+  accommodation,
+  adjustmentBase,
+  type AdjustmentKind,
+  type Applied,
+  ask,
+  lostTarget,
+  missed,
+  snippet,
+  untouched,
+} from './adjustment';
+
+const schema = z.object({
+  ...adjustmentBase,
+  kind: z.literal('steps-to-tick'),
+  /** The instruction or text whose steps these are; they stand after it. */
+  target: idSchema,
+  blockId: idSchema,
+  title: z.string().max(300),
+  steps: stepsSchema,
+  /** The text they were made from. */
+  was: z.string().max(20000),
+});
+export type StepsToTick = z.infer<typeof schema>;
+
+/** Steps from an instruction's list items, or else from its sentences: those that tell to do something come as they are. */
+export function proposeSteps(block: Block): string[] {
+  const lines = plainTextOf(block)
+    .split('\n')
+    .map((l) => l.replace(/^\s*(?:[-+*•]|\d+[.)])\s*/, '').trim())
+    .filter(Boolean);
+  const steps = lines.length > 2 ? lines : lines.flatMap(sentencesIn);
+  // "First, …, then …" are two steps in one sentence.
+  return steps.flatMap((s) =>
+    s
+      .split(/,?\s+(?:and\s+)?then\s+/i)
+      .map((x) => x.replace(/^(first|next|then|after that|finally),?\s+/i, '').trim())
+      .filter(Boolean)
+      .map((x) => `${x.charAt(0).toLocaleUpperCase('en')}${x.slice(1)}`.slice(0, 500)),
+  );
+}
+
+export const stepsToTick: AdjustmentKind<StepsToTick> = {
+  kind: 'steps-to-tick',
+  label: 'Steps to tick',
+  done: 'steps to tick',
+  category: 'support',
+  schema,
+  targets: (a) => [a.blockId, a.target],
+  apply(a, sheet): Applied {
+    const place = sheet.placeOf(a.target);
+    if (!place) return missed(a.target, 'The instruction is no longer there.');
+    const block: Block = {
+      id: a.blockId,
+      kind: 'steps',
+      audience: 'learner',
+      prompt: a.title,
+      demand: 'recall',
+      points: 0,
+      steps: a.steps,
+    };
+    return { edits: [{ edit: 'insert-block', block, pageId: place.pageId, after: a.target }], missed: [] };
+  },
+  describe: (a) => `The instruction “${snippet(a.was)}” comes in ${a.steps.length} steps to tick off.`,
+  judge: () => accommodation('The same work, step by step.'),
+  review(a, sheet) {
+    const block = sheet.basisBlock(a.target);
+    const mine = a.steps.map((s) => s.text).join(' / ');
+    if (!block) return lostTarget(a.target, 'The instruction these steps come from is gone.', a.was, mine);
+    const now = plainTextOf(block);
+    if (now === a.was) return untouched;
+    const fromOld = proposeSteps({ ...block, text: a.was } as Block).join(' / ');
+    const fresh = proposeSteps(block);
+    if (mine === fromOld && fresh.length > 1)
+      return {
+        outcome: 'carried',
+        target: a.target,
+        why: 'The instruction changed, and the steps follow it.',
+        result: { ...a, was: now, steps: fresh.map((text, i) => ({ id: `${a.blockId}-${i + 1}`, text })) },
+      };
+    return ask({
+      target: a.target,
+      field: 'steps',
+      why: 'The instruction changed, and these steps were written by hand.',
+      old: a.was,
+      master: now,
+      version: mine,
+      keep: { ...a, was: now },
+    });
+  },
+};
