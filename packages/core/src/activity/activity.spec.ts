@@ -5,6 +5,7 @@ import { masters } from '../testing/random-family';
 import { listOf } from '../workspace';
 import { blocksOf, contentSchema, doubledIds, findBlock } from './activity';
 import {
+  type Block,
   BLOCK_KIND_NAMES,
   blockKinds,
   blockSchema,
@@ -134,4 +135,14 @@ describe('the tree of versions', () => {
     };
     expect(chainOf(circle, 'rp-oriel').map((v) => v.id)).toEqual(['rp-sup', 'rp-oriel']);
   });
+});
+
+it('a block’s words under “text” and “prompt” are its own field of that name, in every kind', () => {
+  let n = 0;
+  for (const kind of BLOCK_KIND_NAMES) {
+    const block = freshBlock(kind, 'b', () => `n${++n}`) as Block & Record<string, unknown>;
+    const fields = wordsOf(block).map((w) => w.field);
+    for (const field of ['text', 'prompt'])
+      expect([kind, field, wordsAt(block, field) !== undefined]).toEqual([kind, field, fields.includes(field)]);
+  }
 });

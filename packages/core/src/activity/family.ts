@@ -100,12 +100,17 @@ export function chainOf(family: Family, versionId: Id): Version[] {
 /** The versions as a tree in reading order, each with its depth. */
 export function versionTree(family: Family): { version: Version; depth: number }[] {
   const out: { version: Version; depth: number }[] = [];
+  const on = new Map<Id | null, Version[]>();
+  for (const version of family.versions) {
+    const siblings = on.get(version.basis);
+    if (siblings) siblings.push(version);
+    else on.set(version.basis, [version]);
+  }
   const visit = (basis: Id | null, depth: number) => {
-    for (const version of family.versions)
-      if (version.basis === basis) {
-        out.push({ version, depth });
-        visit(version.id, depth + 1);
-      }
+    for (const version of on.get(basis) ?? []) {
+      out.push({ version, depth });
+      visit(version.id, depth + 1);
+    }
   };
   visit(null, 0);
   return out;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Content } from '../activity/activity';
 import { type Id, idSchema } from '../activity/block';
+import type { Block } from '../activity/blocks';
 import { type Edit, invertEdit, type Sheet } from './sheet';
 
 /** The practice category an adjustment belongs to, as plans and reviews ask for it. */
@@ -58,7 +59,12 @@ export interface Applied {
   readonly unsettled?: boolean;
 }
 
-export const nothing: Applied = { edits: [], missed: [] };
+const NONE: readonly never[] = [];
+export const nothing: Applied = { edits: NONE, missed: NONE };
+export const replacing = (before: Block, block: Block): Applied => ({
+  edits: [{ edit: 'replace-block', before, block }],
+  missed: NONE,
+});
 export const missed = (target: Id, why: string): Applied => ({ edits: [], missed: [{ target, why }] });
 
 /** One answer that settles a question of upkeep; `result` null drops the adjustment. */
@@ -156,6 +162,8 @@ export interface AdjustmentKind<A extends { id: Id }> {
   readonly schema: z.ZodType<A>;
   /** Applied after all others, since it needs the learner. */
   readonly late?: boolean;
+  /** Replaces blocks where they stand: pages and places stay as they are, so that no other review depends on it. */
+  readonly inPlace?: boolean;
   /** Applied after the version's other adjustments, since it is about all that is on the pages by then. */
   readonly last?: boolean;
   /** Ids of the blocks and pages it speaks of. */

@@ -14,6 +14,7 @@ import {
   nothing,
   snippet,
   untouched,
+  replacing,
 } from './adjustment';
 import { basisBlock, givesAway } from './judging';
 
@@ -40,6 +41,7 @@ export const byInterest: AdjustmentKind<ByInterest> = {
   done: 'by interest',
   category: 'presentation',
   schema,
+  inPlace: true,
   late: true,
   targets: (a) => [a.target],
   apply(a, sheet, { learner }): Applied {
@@ -49,10 +51,7 @@ export const byInterest: AdjustmentKind<ByInterest> = {
     const interests = (learner?.['interests'] ?? learner?.['interest'] ?? '').split(',').map(plain);
     const mine = interests.map((i) => a.by.find((b) => plain(b.interest) === i)).find((b) => b !== undefined);
     if (!mine || mine.text === here) return nothing;
-    return {
-      edits: [{ edit: 'replace-block', before: block, block: withWords(block, a.field, mine.text) }],
-      missed: [],
-    };
+    return replacing(block, withWords(block, a.field, mine.text));
   },
   describe: (a, basis) =>
     findBlock(basis, a.target)

@@ -49,6 +49,7 @@ export const fewerChoices: AdjustmentKind<FewerChoices> = {
   done: 'fewer choices',
   category: 'support',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);

@@ -12,6 +12,7 @@ import {
   missed,
   snippet,
   untouched,
+  replacing,
 } from './adjustment';
 
 const schema = z.object({
@@ -32,11 +33,12 @@ export const flap: AdjustmentKind<Flap> = {
   done: 'flap to check',
   category: 'support',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);
     if (!block || !isItem(block)) return missed(a.target, 'The question is no longer there.');
-    return { edits: [{ edit: 'replace-block', before: block, block: { ...block, flap: a.text } }], missed: [] };
+    return replacing(block, { ...block, flap: a.text });
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;

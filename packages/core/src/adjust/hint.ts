@@ -12,6 +12,7 @@ import {
   untouched,
   accommodation,
   modification,
+  replacing,
 } from './adjustment';
 import { basisBlock, givesAway } from './judging';
 
@@ -45,12 +46,13 @@ export const hint: AdjustmentKind<Hint> = {
   done: 'hint added',
   category: 'support',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);
     if (!block || !isItem(block)) return missed(a.target, 'The question is no longer there.');
     if (block.hint === a.text) return nothing;
-    return { edits: [{ edit: 'replace-block', before: block, block: { ...block, hint: a.text } }], missed: [] };
+    return replacing(block, { ...block, hint: a.text });
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;

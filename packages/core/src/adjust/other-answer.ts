@@ -13,6 +13,7 @@ import {
   modification,
   snippet,
   untouched,
+  replacing,
 } from './adjustment';
 import { basisBlock } from './judging';
 import { ANSWER_WAYS, turned } from './turning';
@@ -39,13 +40,14 @@ export const otherAnswer: AdjustmentKind<OtherAnswer> = {
   done: 'answered otherwise',
   category: 'response',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const before = sheet.block(a.target);
     if (!before || !isItem(before)) return missed(a.target, 'The question is no longer there.');
     const block = turned(before, a.to, a.wrong);
     if (typeof block === 'string') return missed(a.target, block);
-    return { edits: [{ edit: 'replace-block', before, block }], missed: [] };
+    return replacing(before, block);
   },
   describe(a, basis) {
     const b = findBlock(basis, a.target)?.block;

@@ -16,6 +16,7 @@ import {
   nothing,
   snippet,
   untouched,
+  replacing,
 } from './adjustment';
 import { basisBlock } from './judging';
 
@@ -87,13 +88,14 @@ export const otherNumbers: AdjustmentKind<OtherNumbers> = {
   done: 'other numbers',
   category: 'content',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const before = sheet.block(a.target);
     if (before?.kind !== 'number') return missed(a.target, 'The question is no longer there.');
     const block = drawNumbers(before, a.seed, a.ranges);
     if (typeof block === 'string') return missed(a.target, block);
-    return block.prompt === before.prompt ? nothing : { edits: [{ edit: 'replace-block', before, block }], missed: [] };
+    return block.prompt === before.prompt ? nothing : replacing(before, block);
   },
   describe(a, basis) {
     const b = findBlock(basis, a.target)?.block;

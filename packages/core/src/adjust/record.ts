@@ -214,8 +214,16 @@ function slotOf(a: Draft): string {
   }
 }
 
+function siblingBefore(content: Content, id: Id): Id | null {
+  const list = content.pages.some((p) => p.id === id) ? content.pages : (findBlock(content, id)?.page.blocks ?? []);
+  return list[list.findIndex((x) => x.id === id) - 1]?.id ?? null;
+}
+
 /** A draft whose place is on a smaller page, with its place on the whole one: that is what adjustments know. */
 function onWhole(d: Draft, basis: Content, shown: Content): Draft {
+  // After itself is where it is: after what stands before it.
+  if (d.kind === 'move' && d.after === d.target)
+    return onWhole({ ...d, after: siblingBefore(shown, d.target) }, basis, shown);
   if ('page' in d && typeof d.page === 'string') {
     const place = wholePlace(basis, shown, d.page, 'after' in d ? d.after : null);
     return { ...d, ...place } as Draft;

@@ -12,6 +12,7 @@ import {
   missed,
   snippet,
   untouched,
+  replacing,
 } from './adjustment';
 
 const schema = z.object({
@@ -30,14 +31,12 @@ export const recordedInstruction: AdjustmentKind<RecordedInstruction> = {
   done: 'spoken',
   category: 'presentation',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);
     if (block?.kind !== 'instruction') return missed(a.target, 'The instruction is no longer there.');
-    return {
-      edits: [{ edit: 'replace-block', before: block, block: { ...block, recording: a.recording } }],
-      missed: [],
-    };
+    return replacing(block, { ...block, recording: a.recording });
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;

@@ -14,6 +14,7 @@ import {
   nothing,
   snippet,
   untouched,
+  replacing,
 } from './adjustment';
 
 const shownSchema = z.object({ assetId: assetIdSchema, alt: z.string().max(2000) });
@@ -35,12 +36,13 @@ export const replacePicture: AdjustmentKind<ReplacePicture> = {
   done: 'other picture',
   category: 'presentation',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);
     if (block?.kind !== 'picture') return missed(a.target, 'The picture is no longer there.');
     if (block.assetId === a.now.assetId && block.alt === a.now.alt) return nothing;
-    return { edits: [{ edit: 'replace-block', before: block, block: { ...block, ...a.now } }], missed: [] };
+    return replacing(block, { ...block, ...a.now });
   },
   describe: (a, basis) =>
     findBlock(basis, a.target)

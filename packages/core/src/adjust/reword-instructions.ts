@@ -27,6 +27,7 @@ export const rewordInstructions: AdjustmentKind<RewordInstructions> = {
   done: 'other instructions',
   category: 'presentation',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply: (a, sheet, context) => reword.apply(asReword(a), sheet, context),
   describe(a, basis) {

@@ -13,6 +13,7 @@ import {
   untouched,
   accommodation,
   modification,
+  replacing,
 } from './adjustment';
 import { basisBlock, givesAway } from './judging';
 import type { Sheet } from './sheet';
@@ -47,7 +48,9 @@ function parted(
   const at = page?.blocks.findIndex((b) => b.id === a.target) ?? -1;
   const next = page?.blocks[at + 1];
   const its = next && wordsAt(next, a.field);
-  if (!next || its === undefined || flat(`${basis} ${its}`) !== flat(a.was)) return null;
+  // Most changes are no parting: lengths that do not add up say so at once.
+  if (!next || its === undefined || Math.abs(basis.length + its.length + 1 - a.was.length) > 8) return null;
+  if (flat(`${basis} ${its}`) !== flat(a.was)) return null;
   const cut = cutAlike(flat(a.was), flat(basis), flat(a.now));
   return cut && { first: cut[0], second: cut[1], next, its };
 }
@@ -70,20 +73,19 @@ export const reword: AdjustmentKind<Reword> = {
   done: 'reworded',
   category: 'presentation',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);
     const basis = block && wordsAt(block, a.field);
     if (!block || basis === undefined) return missed(a.target, 'The words it changes are no longer there.');
-    const merge = basis === a.was ? { clean: true, text: a.now } : merged(block, a, basis);
+    if (basis === a.was) return basis === a.now ? nothing : replacing(block, withWords(block, a.field, a.now));
+    const merge = merged(block, a, basis);
     // In conflict the version's own words stand, whole, until someone decides.
     const text = merge.clean ? merge.text : a.now;
     if (text === basis) return merge.clean ? nothing : { ...nothing, unsettled: true };
-    return {
-      edits: [{ edit: 'replace-block', before: block, block: withWords(block, a.field, text) }],
-      missed: [],
-      ...(merge.clean ? {} : { unsettled: true }),
-    };
+    const applied = replacing(block, withWords(block, a.field, text));
+    return merge.clean ? applied : { ...applied, unsettled: true };
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;

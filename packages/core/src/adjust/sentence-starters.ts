@@ -11,6 +11,7 @@ import {
   missed,
   snippet,
   untouched,
+  replacing,
 } from './adjustment';
 
 const startersSchema = z.array(z.string().min(1).max(200)).max(12);
@@ -31,14 +32,12 @@ export const sentenceStarters: AdjustmentKind<SentenceStarters> = {
   done: 'sentence starters',
   category: 'support',
   schema,
+  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);
     if (block?.kind !== 'long-text') return missed(a.target, 'The question is no longer there.');
-    return {
-      edits: [{ edit: 'replace-block', before: block, block: { ...block, starters: [...a.starters] } }],
-      missed: [],
-    };
+    return replacing(block, { ...block, starters: [...a.starters] });
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;

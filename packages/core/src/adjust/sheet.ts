@@ -1,4 +1,4 @@
-import { blockIndex, type Content, findBlock, type Page, pageIndex, type Settings } from '../activity/activity';
+import { blockIndex, type Content, type Page, pageIndex, type Settings } from '../activity/activity';
 import type { Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
 
@@ -41,6 +41,12 @@ export function invertEdit(e: Edit): Edit {
   }
 }
 
+/** Where a block stands in a list; a plain loop, since it is asked for with every adjustment. */
+function indexIn(blocks: readonly Block[], id: Id): number {
+  for (let i = 0; i < blocks.length; i++) if (blocks[i]?.id === id) return i;
+  return -1;
+}
+
 /**
  * A working copy of a content: copies an array only when it is first written to, so that what no edit touched
  * stays the same object as in the basis.
@@ -49,19 +55,23 @@ export class Sheet {
   private pages: Page[] | null = null;
   /** Positions of the pages; the basis's own index until pages come or go. */
   private positions: ReadonlyMap<Id, number>;
+  private readonly basePositions: ReadonlyMap<Id, number>;
   private readonly home: ReadonlyMap<Id, Id>;
-  private readonly moved = new Map<Id, Id | null>();
+  private moved: Map<Id, Id | null> | null = null;
   private readonly ownBlocks = new Set<Block[]>();
+  /** Where the block asked for last stands: an adjustment looks at a block, then replaces it. */
+  private spot: { readonly id: Id; readonly page: number; readonly at: number } | null = null;
   private ownSettings: { readonly now: Settings | undefined } | null = null;
 
   constructor(readonly base: Content) {
-    this.positions = pageIndex(base);
+    this.positions = this.basePositions = pageIndex(base);
     this.home = blockIndex(base);
   }
 
   /** A block as the basis has it, before anything was written to this sheet; one that was added to it, as it is. */
   basisBlock(id: Id): Block | undefined {
-    return findBlock(this.base, id)?.block ?? this.block(id);
+    const page = this.base.pages[this.basePositions.get(this.home.get(id) ?? '') ?? -1];
+    return page?.blocks[indexIn(page.blocks, id)] ?? this.block(id);
   }
 
   /** Whether the basis has a block or page that an adjustment before this one has taken off the sheet. */
@@ -70,7 +80,7 @@ export class Sheet {
   }
 
   basisPage(id: Id): Page | undefined {
-    return this.base.pages[pageIndex(this.base).get(id) ?? -1];
+    return this.base.pages[this.basePositions.get(id) ?? -1];
   }
 
   settings(): Settings | undefined {
@@ -87,13 +97,20 @@ export class Sheet {
   }
 
   pageOf(blockId: Id): Page | undefined {
-    const moved = this.moved.get(blockId);
+    const moved = this.moved?.get(blockId);
     const pageId = moved === undefined ? this.home.get(blockId) : moved;
     return pageId ? this.page(pageId) : undefined;
   }
 
   block(id: Id): Block | undefined {
-    return this.pageOf(id)?.blocks.find((b) => b.id === id);
+    const moved = this.moved?.get(id);
+    const page = this.positions.get((moved === undefined ? this.home.get(id) : moved) ?? '');
+    const blocks = page === undefined ? undefined : (this.pages ?? this.base.pages)[page]?.blocks;
+    if (page === undefined || !blocks) return undefined;
+    const at = indexIn(blocks, id);
+    if (at < 0) return undefined;
+    this.spot = { id, page, at };
+    return blocks[at];
   }
 
   /** Where a block stands, as an `insert-block` would need it. */
@@ -106,23 +123,26 @@ export class Sheet {
   apply(e: Edit): void {
     switch (e.edit) {
       case 'replace-block': {
-        const blocks = this.writable(this.pageOf(e.block.id)?.id);
-        const at = blocks?.findIndex((b) => b.id === e.block.id) ?? -1;
-        if (blocks && at >= 0) blocks[at] = e.block;
+        if (this.spot?.id !== e.block.id && !this.block(e.block.id)) return;
+        const { spot } = this;
+        const blocks = spot && this.writableAt(spot.page);
+        if (blocks) blocks[spot.at] = e.block;
         return;
       }
       case 'remove-block': {
         const blocks = this.writable(e.pageId);
         const at = blocks?.findIndex((b) => b.id === e.block.id) ?? -1;
         if (blocks && at >= 0) blocks.splice(at, 1);
-        this.moved.set(e.block.id, null);
+        (this.moved ??= new Map()).set(e.block.id, null);
+        this.spot = null;
         return;
       }
       case 'insert-block': {
         const blocks = this.writable(e.pageId);
         if (!blocks) return;
         blocks.splice(e.after === null ? 0 : blocks.findIndex((b) => b.id === e.after) + 1, 0, e.block);
-        this.moved.set(e.block.id, e.pageId);
+        (this.moved ??= new Map()).set(e.block.id, e.pageId);
+        this.spot = null;
         return;
       }
       case 'remove-page':
@@ -133,7 +153,7 @@ export class Sheet {
           const at = e.after === null ? 0 : pages.findIndex((p) => p.id === e.after) + 1;
           return [...pages.slice(0, at), e.page, ...pages.slice(at)];
         });
-        for (const b of e.page.blocks) this.moved.set(b.id, e.page.id);
+        for (const b of e.page.blocks) (this.moved ??= new Map()).set(b.id, e.page.id);
         return;
       case 'move-block':
         this.apply({ edit: 'remove-block', block: e.block, ...e.from });
@@ -160,9 +180,12 @@ export class Sheet {
     return { ...base, pages: this.pages ?? this.base.pages, ...(settings ? { settings } : {}) };
   }
 
-  private writable(pageId: Id | undefined): Block[] | undefined {
-    const at = pageId === undefined ? undefined : this.positions.get(pageId);
-    if (at === undefined) return undefined;
+  private writable(pageId: Id): Block[] | undefined {
+    const at = this.positions.get(pageId);
+    return at === undefined ? undefined : this.writableAt(at);
+  }
+
+  private writableAt(at: number): Block[] | undefined {
     const pages = (this.pages ??= this.base.pages.slice());
     const page = pages[at];
     if (!page) return undefined;
@@ -174,6 +197,7 @@ export class Sheet {
   }
 
   private changePages(change: (pages: readonly Page[]) => Page[]): void {
+    this.spot = null;
     this.pages = change(this.pages ?? this.base.pages);
     this.positions = new Map(this.pages.map((p, i) => [p.id, i]));
   }

@@ -54,8 +54,15 @@ export function inForce(a: Adjustment, at: string | undefined): boolean {
   return (!a.from || a.from <= day) && (!a.until || day <= a.until);
 }
 
+/** What became of the adjustments: where every block comes from, and which of them were applied. */
+interface Trace {
+  readonly origins: Map<Id, Origin>;
+  readonly leftOut: Map<Id, Touch>;
+  readonly reports: readonly Report[];
+}
+
 /** Collects what edits do to origins; starts from what the basis has seen already. */
-class Trace {
+class Tracer {
   readonly origins: Map<Id, Origin>;
   readonly leftOut: Map<Id, Touch>;
 
@@ -67,6 +74,7 @@ class Trace {
   note(e: Edit, touch: Touch): void {
     switch (e.edit) {
       case 'replace-block':
+      case 'move-block':
         return this.touch(e.block, touch);
       case 'insert-block':
         this.origins.set(e.block.id, { from: touch, touched: [] });
@@ -84,8 +92,6 @@ class Trace {
       case 'insert-page':
         for (const b of e.page.blocks) this.origins.set(b.id, { from: touch, touched: [] });
         return;
-      case 'move-block':
-        return this.touch(e.block, touch);
       case 'move-page':
         for (const b of e.page.blocks) this.touch(b, touch);
         return;
@@ -100,52 +106,108 @@ class Trace {
   }
 }
 
-/** Applies adjustments in order on top of what is derived already. */
-function applyAll(basis: Derived, touches: readonly Touch[], options: DeriveOptions): Derived {
-  if (touches.length === 0) return basis;
-  const sheet = new Sheet(basis.content);
-  const trace = new Trace(basis);
-  const context = options.learner ? { learner: options.learner } : {};
-  const reports = touches.map((touch): Report => {
-    const { versionId, adjustment } = touch;
-    const base = { versionId, adjustmentId: adjustment.id };
-    if (!inForce(adjustment, options.at))
-      return { ...base, status: 'off', why: adjustment.off ? 'Switched off.' : 'Not in force on this day.' };
-    const applied = kindOfAdjustment(adjustment).apply(adjustment, sheet, context);
-    for (const e of applied.edits) {
-      sheet.apply(e);
-      trace.note(e, touch);
-    }
-    const [gone] = applied.missed;
-    if (gone && sheet.isLeftOut(gone.target))
-      return { ...base, status: 'off', why: 'What it is about is left out here.' };
-    if (gone) return { ...base, status: 'skipped', why: gone.why };
-    if (applied.unsettled) return { ...base, status: 'unsettled', why: 'Waits for a decision in upkeep.' };
-    return { ...base, status: 'applied', why: '' };
-  });
-  return {
-    revision: basis.revision,
-    content: sheet.content(),
-    origins: trace.origins,
-    leftOut: trace.leftOut,
-    reports: [...basis.reports, ...reports],
-  };
+/**
+ * A version's content, applied at once; where its blocks come from is followed only when it is asked for, since three
+ * hundred versions are shown for their content and one for its origins.
+ */
+class Applied implements Derived {
+  readonly content: Content;
+  private traced: Trace | null = null;
+
+  constructor(
+    private readonly basis: Derived,
+    private readonly versions: readonly Version[],
+    private readonly late: boolean,
+    private readonly options: DeriveOptions,
+  ) {
+    const sheet = new Sheet(basis.content);
+    const context = contextOf(options);
+    for (const v of versions)
+      for (const a of inOrder(v)) {
+        const kind = kindOfAdjustment(a);
+        if ((kind.late ?? false) !== late || !inForce(a, options.at)) continue;
+        const { edits } = kind.apply(a, sheet, context);
+        for (let i = 0; i < edits.length; i++) sheet.apply(edits[i] as Edit);
+      }
+    this.content = sheet.content();
+  }
+
+  get revision(): number {
+    return this.basis.revision;
+  }
+  get origins(): ReadonlyMap<Id, Origin> {
+    return this.trace().origins;
+  }
+  get leftOut(): ReadonlyMap<Id, Touch> {
+    return this.trace().leftOut;
+  }
+  get reports(): readonly Report[] {
+    return this.trace().reports;
+  }
+
+  private trace(): Trace {
+    if (this.traced) return this.traced;
+    const sheet = new Sheet(this.basis.content);
+    const tracer = new Tracer(this.basis);
+    const context = contextOf(this.options);
+    const touches = this.versions.flatMap((v) => touchesOf(v, this.late));
+    const reports = touches.map((touch): Report => {
+      const { versionId, adjustment } = touch;
+      const base = { versionId, adjustmentId: adjustment.id };
+      if (!inForce(adjustment, this.options.at))
+        return { ...base, status: 'off', why: adjustment.off ? 'Switched off.' : 'Not in force on this day.' };
+      const applied = kindOfAdjustment(adjustment).apply(adjustment, sheet, context);
+      for (const e of applied.edits) {
+        sheet.apply(e);
+        tracer.note(e, touch);
+      }
+      const [gone] = applied.missed;
+      if (gone && sheet.isLeftOut(gone.target))
+        return { ...base, status: 'off', why: 'What it is about is left out here.' };
+      if (gone) return { ...base, status: 'skipped', why: gone.why };
+      if (applied.unsettled) return { ...base, status: 'unsettled', why: 'Waits for a decision in upkeep.' };
+      return { ...base, status: 'applied', why: '' };
+    });
+    this.traced = {
+      origins: tracer.origins,
+      leftOut: tracer.leftOut,
+      reports: [...this.basis.reports, ...reports],
+    };
+    return this.traced;
+  }
 }
+
+const contextOf = (options: DeriveOptions) => (options.learner ? { learner: options.learner } : {});
+
+const isLate = (a: Adjustment): boolean => kindOfAdjustment(a).late ?? false;
+
+/** Applies the adjustments of versions in order on top of what is derived already. */
+const applyAll = (basis: Derived, versions: readonly Version[], late: boolean, options: DeriveOptions): Derived =>
+  versions.some((v) => v.adjustments.some((a) => isLate(a) === late))
+    ? new Applied(basis, versions, late, options)
+    : basis;
 
 /** A version's adjustments in the order in which they are applied: as they were made, those about the whole last. */
 export function inOrder(v: Version): readonly Adjustment[] {
+  if (!v.adjustments.some((a) => kindOfAdjustment(a).last)) return v.adjustments;
   const last = v.adjustments.filter((a) => kindOfAdjustment(a).last);
-  return last.length ? [...v.adjustments.filter((a) => !last.includes(a)), ...last] : v.adjustments;
+  return [...v.adjustments.filter((a) => !last.includes(a)), ...last];
 }
 
 const touchesOf = (v: Version, late: boolean): Touch[] =>
   inOrder(v)
-    .filter((a) => (kindOfAdjustment(a).late ?? false) === late)
+    .filter((a) => isLate(a) === late)
     .map((adjustment) => ({ versionId: v.id, adjustment }));
 
-// A version's derivation holds for as long as it, its basis's derivation and nothing else stay the same objects.
+/**
+ * What was derived from a basis, by version: it holds for as long as the version stays the same object. A plain map, on
+ * the basis that it hangs on: weak ones cost more than the deriving.
+ */
+const made = Symbol('made');
+interface Kept {
+  [made]?: Map<Id, { readonly version: Version; readonly derived: Derived }>;
+}
 const masters = new WeakMap<Content, Derived>();
-const kept = new WeakMap<Version, { basis: Derived; derived: Derived }>();
 
 function deriveMaster({ content, n }: Revision): Derived {
   let derived = masters.get(content);
@@ -153,6 +215,15 @@ function deriveMaster({ content, n }: Revision): Derived {
     derived = { revision: n, content, origins: new Map(), leftOut: new Map(), reports: [] };
     masters.set(content, derived);
   }
+  return derived;
+}
+
+function deriveOn(basis: Derived & Kept, version: Version): Derived {
+  const all = (basis[made] ??= new Map());
+  const known = all.get(version.id);
+  if (known?.version === version) return known.derived;
+  const derived = applyAll(basis, [version], false, {});
+  all.set(version.id, { version, derived });
   return derived;
 }
 
@@ -165,18 +236,10 @@ export function derive(family: Family, versionId: Id | null, options: DeriveOpti
   const revision = family.revisions.find((r) => r.n === options.revision) ?? latest(family);
   const chain = versionId === null ? [] : chainOf(family, versionId);
   let derived = deriveMaster(revision);
-  for (const version of chain) {
-    const basis = derived;
-    const known = options.at === undefined ? kept.get(version) : undefined;
-    derived = known?.basis === basis ? known.derived : applyAll(basis, touchesOf(version, false), options);
-    if (options.at === undefined) kept.set(version, { basis, derived });
-  }
+  for (const version of chain)
+    derived = options.at === undefined ? deriveOn(derived, version) : applyAll(derived, [version], false, options);
   if (!options.learner) return derived;
-  return applyAll(
-    derived,
-    chain.flatMap((v) => touchesOf(v, true)),
-    options,
-  );
+  return applyAll(derived, chain, true, options);
 }
 
 /** The content a version is made on. */

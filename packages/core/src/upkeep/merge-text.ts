@@ -17,6 +17,17 @@ export interface TextMerge {
 
 /** Words and marks, each with the space before it, so that joining the tokens gives the text back. */
 export function tokens(text: string): string[] {
+  let known = taken.get(text);
+  if (!known) {
+    // A correction meets the same two texts in every version: a few are kept.
+    if (taken.size >= 200) taken.clear();
+    taken.set(text, (known = parted(text)));
+  }
+  return known;
+}
+const taken = new Map<string, string[]>();
+
+function parted(text: string): string[] {
   return ` ${text}`.match(/\s*[\p{L}\p{N}'’-]+|\s*[^\s\p{L}\p{N}]|\s+$/gu) ?? [];
 }
 
@@ -34,21 +45,25 @@ const PLAIN: Manner = { apart: tokens, together: (parts) => trimLead(join(parts)
 const RICH: Manner = { apart: richTokens, together: fromRichTokens };
 const hasMarks = (text: string): boolean => /[*_\\]|^\s*(?:[-+]|\d+[.)])\s/m.test(text);
 
-function merge(old: string, master: string, version: string, manner: Manner): TextMerge {
-  const regions: MergeRegion[] = [];
-  const whole: string[] = [];
-  const { apart, together } = manner;
-  for (const r of diff3Merge(apart(master), apart(old), apart(version), { excludeFalseConflicts: true })) {
-    if (r.conflict) {
-      const { o, a, b } = r.conflict;
-      whole.push(...b);
-      regions.push({ kind: 'conflict', old: together(o), master: together(a), version: together(b) });
-    } else {
-      whole.push(...(r.ok ?? []));
-      regions.push({ kind: 'agreed', text: together(r.ok ?? []) });
-    }
-  }
-  return { clean: regions.every((r) => r.kind === 'agreed'), text: together(whole), regions };
+function merge(old: string, master: string, version: string, { apart, together }: Manner): TextMerge {
+  const found = diff3Merge(apart(master), apart(old), apart(version), { excludeFalseConflicts: true });
+  return {
+    clean: found.every((r) => !r.conflict),
+    text: together(found.flatMap((r) => r.conflict?.b ?? r.ok ?? [])),
+    // Only for showing: most merges are asked for their text alone.
+    get regions() {
+      return found.map((r): MergeRegion =>
+        r.conflict
+          ? {
+              kind: 'conflict',
+              old: together(r.conflict.o),
+              master: together(r.conflict.a),
+              version: together(r.conflict.b),
+            }
+          : { kind: 'agreed', text: together(r.ok ?? []) },
+      );
+    },
+  };
 }
 
 /** Three-way merge of two rewordings of `old`, word by word (diff3, as node-diff3 computes it). */

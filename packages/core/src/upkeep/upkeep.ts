@@ -88,7 +88,7 @@ function reviewVersion(
     const review: Review<Adjustment> = kind.review(a, sheet, context);
     if (review.outcome === 'untouched') untouchedCount++;
     else entries.push(entryOf(version, a, review, sheet, kind.withWords !== undefined));
-    if (inForce(a, undefined)) for (const e of kind.apply(a, sheet, {}).edits) sheet.apply(e);
+    if (!kind.inPlace && inForce(a, undefined)) for (const e of kind.apply(a, sheet, {}).edits) sheet.apply(e);
   }
   return { entries, untouched: untouchedCount };
 }
@@ -102,29 +102,25 @@ function entryOf(
 ): UpkeepEntry {
   const block = sheet.block(review.target);
   const about = snippet(block ? (wordsOf(block)[0]?.text ?? '') : (sheet.page(review.target)?.title ?? ''), 90);
-  const base = { versionId: version.id, adjustmentId: a.id, target: review.target, why: review.why, about };
-  if (review.outcome === 'carried')
-    return {
-      ...base,
-      outcome: 'carried',
-      groupKey: '',
-      old: '',
-      master: '',
-      version: '',
-      proposed: '',
-      choices: [{ choice: 'combined', label: 'Carried over', result: review.result, also: review.also ?? [] }],
-      ownWords: false,
-    };
+  const carried = review.outcome === 'carried';
+  // Written out: spreading costs more here than all the rest, and there may be thousands.
   return {
-    ...base,
-    about: about || snippet(review.old || review.version, 90),
+    versionId: version.id,
+    adjustmentId: a.id,
     outcome: review.outcome,
-    groupKey: [review.outcome, review.target, review.field ?? '', review.old, review.master].join('\u0000'),
-    old: review.old,
-    master: review.master,
-    version: review.version,
-    proposed: review.proposed,
-    choices: review.choices,
+    target: review.target,
+    why: review.why,
+    about: about || (carried ? '' : snippet(review.old || review.version, 90)),
+    groupKey: carried
+      ? ''
+      : `${review.outcome}\u0000${review.target}\u0000${review.field ?? ''}\u0000${review.old}\u0000${review.master}`,
+    old: carried ? '' : review.old,
+    master: carried ? '' : review.master,
+    version: carried ? '' : review.version,
+    proposed: carried ? '' : review.proposed,
+    choices: carried
+      ? [{ choice: 'combined', label: 'Carried over', result: review.result, also: review.also ?? [] }]
+      : review.choices,
     ownWords: review.outcome === 'to-decide' && canReword,
   };
 }

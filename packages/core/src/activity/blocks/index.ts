@@ -133,8 +133,14 @@ export function plainTextOf(block: Block): string {
 }
 
 /** The text of one field, or undefined where the block has no such field. */
-export const wordsAt = (block: Block, field: string): string | undefined =>
-  wordsOf(block).find((w) => w.field === field)?.text;
+export function wordsAt(block: Block, field: string): string | undefined {
+  // These fields are the block's own of the same name, in every kind that has them (tested): no list is made for them.
+  if (field === 'text' || field === 'prompt') {
+    const own = (block as { text?: unknown; prompt?: unknown })[field];
+    return typeof own === 'string' ? own : undefined;
+  }
+  return wordsOf(block).find((w) => w.field === field)?.text;
+}
 
 export function itemRules(block: ItemBlock): ItemRules<ItemBlock> {
   return kindOf(block).item as unknown as ItemRules<ItemBlock>;
