@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { wordParts } from './words.mjs';
 
 export const root = fileURLToPath(new URL('..', import.meta.url));
 const NPM = process.platform === 'win32' ? 'npm.cmd' : 'npm';
@@ -61,6 +62,7 @@ export function pdfParts() {
 /** Builds the application and the hub where anything they are made of has changed. */
 export function build() {
   pdfParts();
+  wordParts(root);
   const sources = [
     'package-lock.json',
     'packages/core/src',

@@ -15,6 +15,7 @@ export {
   inverseOf,
   type Judgement,
   type PersonalValues,
+  type ReviewContext,
   snippet,
 } from './adjust/adjustment';
 export { choicesToLeaveOut } from './adjust/fewer-choices';
@@ -22,6 +23,8 @@ export { hasPersonalField, PERSONAL_FIELDS, personalFieldsIn } from './adjust/pe
 export { CannotRecord, type InPlace, recordInPlace, type Stamp, withoutAdjustment } from './adjust/record';
 export { type Adjustment, adjustmentKinds, type AdjustmentKindName, kindOfAdjustment } from './adjust/registry';
 export { type Edit, Sheet } from './adjust/sheet';
+export { proposeHardWords } from './adjust/glossary';
+export { pictureIn } from './adjust/replace-picture';
 export { proposeWords } from './adjust/word-bank';
 export { assetUses, type AssetCount, countAssets } from './bank/assets';
 export * from './bank/bank';

@@ -4,6 +4,7 @@ import { idSchema } from './activity/block';
 import { familySchema } from './activity/family';
 import { handOutSchema } from './assign/hand-out';
 import { classSchema, groupSchema, learnerSchema } from './learners/learner';
+import { recipeSchema } from './recipe/recipe';
 import { copySchema, markingSchema } from './work/copy';
 
 /** What of the web a kept file may be: it is only ever the source of a picture, sound or video, or handed back. */
@@ -62,6 +63,7 @@ export const recordSchemas = {
   assets: assetSchema,
   templates: templateSchema,
   objectives: listedObjectiveSchema,
+  recipes: recipeSchema,
 };
 export type CollectionName = keyof typeof recordSchemas;
 export const COLLECTIONS = Object.keys(recordSchemas) as CollectionName[];
@@ -81,6 +83,7 @@ export const emptyWorkspace = (): Workspace => ({
   assets: {},
   templates: {},
   objectives: {},
+  recipes: {},
 });
 
 /** Records in the order they were made. */

@@ -356,5 +356,6 @@ export function demoWorkspace(nowMs: number): Workspace {
     assets: byId(assets),
     templates: {},
     objectives: {},
+    recipes: {},
   };
 }

@@ -1,14 +1,15 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { z } from 'zod';
 import { doubledIds } from '../activity/activity';
+import { chainOf, latest, versionOf } from '../activity/family';
 import { COLLECTIONS, type CollectionName, recordSchemas, type Workspace } from '../workspace';
 import { placesOf, Problem } from './problem';
 
 /** Format number of a workspace backup. A newer one is refused, an older one is brought up by its migrations. */
-export const BACKUP_FORMAT = 2;
+export const BACKUP_FORMAT = 3;
 
 /** Collections that came with a later format: a backup written before has none of them. */
-const SINCE: Partial<Record<CollectionName, number>> = { templates: 2, objectives: 2 };
+const SINCE: Partial<Record<CollectionName, number>> = { templates: 2, objectives: 2, recipes: 3 };
 
 const manifestSchema = z.object({
   product: z.literal('lorvet'),
@@ -78,6 +79,12 @@ export function readBackup(bytes: Uint8Array): { workspace: Workspace; at: strin
     for (const r of f.revisions)
       for (const id of doubledIds(r.content))
         details.push(`families, ${r.content.title}, revision ${r.n}: “${id}” stands twice`);
+  for (const f of Object.values(workspace.families))
+    for (const v of f.versions) {
+      const top = chainOf(f, v.id)[0];
+      if (top && top.basis !== null && versionOf(f, top.basis))
+        details.push(`families, ${latest(f).content.title}: the version “${v.name}” is made on itself in a circle`);
+    }
   if (details.length)
     throw new Problem('The backup has records that cannot be right. Nothing was changed.', details.slice(0, 8));
   return { workspace, at: manifest.data.at };

@@ -32,6 +32,21 @@ export const routes: Routes = [
         loadComponent: () => import('./bench/upkeep').then((m) => m.UpkeepView),
       },
       {
+        path: 'bench/:familyId/tiers',
+        title: 'Make tiers – Lorvet',
+        loadComponent: () => import('./bench/tiers').then((m) => m.Tiers),
+      },
+      {
+        path: 'bench/:familyId/history',
+        title: 'History – Lorvet',
+        loadComponent: () => import('./bench/history').then((m) => m.History),
+      },
+      {
+        path: 'bench/:familyId/compare',
+        title: 'Compare – Lorvet',
+        loadComponent: () => import('./bench/compare').then((m) => m.Compare),
+      },
+      {
         path: 'bench/:familyId',
         title: 'Bench – Lorvet',
         loadComponent: () => import('./bench/bench').then((m) => m.Bench),

@@ -1,9 +1,12 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
+import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { Keeper } from './platform/keeper';
 import { StorageRoom } from './platform/storage-room';
+import { Commands } from './ui/commands';
 import { isTyping } from './ui/keys';
+import { Palette } from './ui/palette';
+import { Shortcuts } from './ui/shortcuts';
 import { WorkspaceStore } from './store/workspace';
 
 const THEME = 'lorvet-theme';
@@ -11,7 +14,7 @@ const THEME = 'lorvet-theme';
 /** The teacher's frame around every place: where to go, undo and redo, what is kept. */
 @Component({
   selector: 'lv-frame',
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, LucideDynamicIcon],
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, LucideDynamicIcon, Palette, Shortcuts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'keyed($event)', '(window:beforeunload)': 'leaving($event)' },
   template: `
@@ -27,6 +30,9 @@ const THEME = 'lorvet-theme';
       @if (room.state()?.warn) {
         <a class="tag madder" routerLink="/keeping">storage nearly full</a>
       }
+      <button class="btn quiet" type="button" title="Find any action (Ctrl K)" (click)="palette.set(true)">
+        <svg lucideIcon="search"></svg><kbd>Ctrl K</kbd><span class="sr">Find any action</span>
+      </button>
       <span class="small kept" role="status">{{ keeper.saved() ? 'All kept' : 'Keeping …' }}</span>
       <button
         class="btn quiet icon"
@@ -60,6 +66,12 @@ const THEME = 'lorvet-theme';
       <a class="btn" routerLink="/desk">Learners’ desk</a>
     </header>
     <main id="place" tabindex="-1"><router-outlet /></main>
+    @defer (when palette()) {
+      <lv-palette [(open)]="palette" />
+    }
+    @defer (when keys()) {
+      <lv-shortcuts [(open)]="keys" />
+    }
   `,
   styles: `
     :host {
@@ -174,7 +186,21 @@ export class Frame {
     { path: '/keeping', name: 'Keeping' },
   ];
 
+  protected readonly palette = signal(false);
+  protected readonly keys = signal(false);
+
   constructor() {
+    const router = inject(Router);
+    const off = inject(Commands).add([
+      ...this.places.map((p) => ({ group: 'Go to', name: p.name, run: () => void router.navigate([p.path]) })),
+      { group: 'Go to', name: 'Learners’ desk', run: () => void router.navigate(['/desk']) },
+      { group: 'Go to', name: 'Bring in what you have', run: () => void router.navigate(['/bring-in']) },
+      { group: 'Edit', name: 'Undo', keys: 'Ctrl Z', run: () => this.work.undo() },
+      { group: 'Edit', name: 'Redo', keys: 'Ctrl Shift Z', run: () => this.work.redo() },
+      { group: 'View', name: 'Light or dark colours', run: () => this.switchTheme() },
+      { group: 'Help', name: 'Keys', keys: '?', run: () => this.keys.set(true) },
+    ]);
+    inject(DestroyRef).onDestroy(off);
     void this.room.measure();
     const wanted =
       localStorage.getItem(THEME) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
@@ -197,6 +223,16 @@ export class Frame {
   }
 
   protected keyed(event: KeyboardEvent): void {
+    if ((event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'k') {
+      event.preventDefault();
+      this.palette.set(true);
+      return;
+    }
+    if (event.key === '?' && !isTyping(event)) {
+      event.preventDefault();
+      this.keys.set(true);
+      return;
+    }
     if (!(event.ctrlKey || event.metaKey) || event.altKey || isTyping(event)) return;
     const key = event.key.toLowerCase();
     if (key === 'z' && !event.shiftKey) this.work.undo();

@@ -2,6 +2,7 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import {
   type Block,
   type Content,
+  derive,
   type Family,
   type Id,
   type InPlace,
@@ -14,6 +15,9 @@ import {
   versionOf,
 } from '@lorvet/core';
 import { WorkspaceStore } from '../store/workspace';
+import type { Selection } from './doings';
+
+const EMPTY: Content = { title: '', subject: '', ages: '', objectives: [], pages: [] };
 
 /** What the parts of one open Bench share: which family and version, what is chosen, and how to change them. */
 @Injectable()
@@ -22,6 +26,12 @@ export class BenchView {
   readonly familyId = signal<Id>('');
   readonly versionId = signal<Id | null>(null);
   readonly chosen = signal<Id | null>(null);
+  /** Further blocks of a version chosen together with it. */
+  readonly also = signal<ReadonlySet<Id>>(new Set());
+  /** What of a version is shown. */
+  readonly filter = signal<'all' | 'changed' | 'left out'>('all');
+  /** Words looked for on the pages. */
+  readonly sought = signal('');
   /** The page whose own panel is open. */
   readonly chosenPage = signal<Id | null>(null);
 
@@ -30,6 +40,11 @@ export class BenchView {
     const family = this.family();
     const id = this.versionId();
     return family && id ? versionOf(family, id) : undefined;
+  });
+  readonly derived = computed(() => {
+    const family = this.family();
+    const version = this.version();
+    return family && version ? derive(family, version.id) : undefined;
   });
   /** The master as it is being written: its draft, or its latest revision. */
   readonly master = computed<Content | undefined>(() => {
@@ -40,6 +55,41 @@ export class BenchView {
     const family = this.family();
     return family ? learnersWith(listOf(this.work.handOuts()), family.id, this.versionId()) : [];
   });
+
+  /** What is chosen of a version, with its pages. */
+  readonly selection = computed<Selection>(() => {
+    const content = this.derived()?.content ?? EMPTY;
+    const ids = new Set([...this.also(), this.chosen() ?? '']);
+    const blocks = content.pages.flatMap((p) => p.blocks.filter((b) => ids.has(b.id)));
+    const pages = blocks.length ? content.pages.filter((p) => p.blocks.some((b) => ids.has(b.id))) : content.pages;
+    return { content, blocks, pages };
+  });
+  /** A doing that was asked for by name. */
+  readonly asked = signal<string | null>(null);
+
+  /** Chooses a block: alone, or with those chosen before it. */
+  choose(id: Id | null, together = false): void {
+    if (!together || id === null) {
+      if (this.also().size && !this.also().has(id ?? '')) this.also.set(new Set());
+      this.chosen.set(id);
+      return;
+    }
+    const before = this.chosen();
+    const next = new Set(this.also());
+    if (before) next.add(before);
+    if (next.delete(id)) {
+      this.also.set(next);
+      this.chosen.set([...next].at(-1) ?? null);
+      return;
+    }
+    next.add(id);
+    this.also.set(next);
+    this.chosen.set(id);
+  }
+
+  isChosen(id: Id): boolean {
+    return this.chosen() === id || this.also().has(id);
+  }
 
   recorded(done: InPlace, label: string): void {
     const family = this.family();

@@ -1,7 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { FamilyStrip } from './family-strip';
+import { Commands } from '../ui/commands';
 import { BenchView } from './bench-view';
+import { type Doing, DOINGS } from './doings';
 import { MasterPage } from './master-page';
 import { MasterPanel } from './master-panel';
 import { PagePanel } from './page-panel';
@@ -77,12 +79,47 @@ export class Bench {
     effect(() => {
       this.view.familyId.set(this.familyId());
       this.view.versionId.set(this.versionId() ?? null);
-      this.view.chosen.set(null);
+      untracked(() => this.view.choose(null));
+      this.view.filter.set('all');
+      this.view.sought.set('');
       this.view.chosenPage.set(null);
       localStorage.setItem(
         'lorvet-bench',
         this.versionId() ? `${this.familyId()}/${this.versionId()}` : this.familyId(),
       );
+    });
+    const commands = inject(Commands);
+    effect((onCleanup) => {
+      const family = this.view.familyId();
+      const version = this.view.version()?.id;
+      const go = (name: string, ...path: string[]) => ({
+        group: 'Bench',
+        name,
+        run: () => void this.router.navigate(['/bench', family, ...path]),
+      });
+      const show = (name: string, filter: 'all' | 'changed' | 'left out') => ({
+        group: 'Bench',
+        name,
+        run: () => this.view.filter.set(filter),
+      });
+      const asked = (d: Doing) => ({ group: d.group, name: d.label, run: () => this.view.asked.set(d.id) });
+      const list = [
+        go('The master'),
+        ...(this.view.family()?.versions ?? []).map((v) => go(`Version ${v.name}`, v.id)),
+        go('Make tiers by recipes', 'tiers'),
+        go('History and picture of the family', 'history'),
+        go('Compare versions', 'compare'),
+        go('Upkeep', 'upkeep'),
+        ...(version
+          ? [
+              show('Show all blocks', 'all'),
+              show('Show only what is changed', 'changed'),
+              show('Show only what is left out', 'left out'),
+              ...DOINGS.filter((d) => d.suits(this.view.selection())).map(asked),
+            ]
+          : []),
+      ];
+      onCleanup(untracked(() => commands.add(list)));
     });
     effect(() => {
       if (this.lostVersion() && this.view.versionId() === this.versionId())

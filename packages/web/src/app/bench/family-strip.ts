@@ -45,6 +45,8 @@ import { NewVersion } from './new-version';
         }
       </nav>
       <button class="btn" type="button" (click)="adding.set(true)"><svg lucideIcon="plus"></svg>New version</button>
+      <a class="btn quiet" [routerLink]="['/bench', family.id, 'tiers']">Make tiers by recipes</a>
+      <a class="btn quiet" [routerLink]="['/bench', family.id, 'history']">History and picture</a>
       @if (waiting(); as n) {
         <div class="card ochre">
           <h3>{{ n }} to decide</h3>

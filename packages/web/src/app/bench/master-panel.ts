@@ -13,12 +13,13 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { BenchView, nameOf, numbersOf } from './bench-view';
 import { measured } from '../ui/measured';
 import { MeasuresTable } from './measures-table';
+import { NumberRules } from './number-rules';
 import { QtiOut } from './qti-out';
 
 /** Beside the master: what the chosen item is for, where it is used; else what the activity is for. */
 @Component({
   selector: 'lv-master-panel',
-  imports: [MeasuresTable, QtiOut, LucideDynamicIcon],
+  imports: [NumberRules, MeasuresTable, QtiOut, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.master(); as master) {
@@ -65,6 +66,17 @@ import { QtiOut } from './qti-out';
                 (change)="set(item, { hint: h.value.trim() || undefined })"
               ></textarea>
             </label>
+            <label class="check"
+              ><input
+                type="checkbox"
+                #opt
+                [checked]="item.optional"
+                (change)="set(item, { optional: opt.checked || undefined })"
+              />Optional: a recipe may leave it out</label
+            >
+            @if (item.kind === 'number') {
+              <lv-number-rules [block]="item" (changed)="view.changeBlock($event, 'numbers that may be others')" />
+            }
             @if (item.kind === 'short-text') {
               <label class="check"
                 ><input
@@ -230,7 +242,7 @@ export class MasterPanel {
 
   protected set(
     item: ItemBlock,
-    patch: { [K in 'objectiveId' | 'hint' | 'points' | 'spellingTolerant']?: unknown },
+    patch: { [K in 'objectiveId' | 'hint' | 'optional' | 'points' | 'spellingTolerant']?: unknown },
   ): void {
     const next: Record<string, unknown> = { ...item, ...patch };
     for (const [k, v] of Object.entries(patch)) if (v === undefined) delete next[k];

@@ -23,9 +23,9 @@ const FIRST: ReadonlySet<FormulaId> = new Set(['kincaid', 'dale-chall', 'spache'
       <thead>
         <tr>
           <th scope="col"><span class="sr">Measure</span></th>
-          <th scope="col">master</th>
+          <th scope="col">{{ names()[0] }}</th>
           @if (here()) {
-            <th scope="col">here</th>
+            <th scope="col">{{ names()[1] }}</th>
           }
         </tr>
       </thead>
@@ -85,6 +85,8 @@ const FIRST: ReadonlySet<FormulaId> = new Set(['kincaid', 'dale-chall', 'spache'
 export class MeasuresTable {
   readonly master = input.required<Measures>();
   readonly here = input<Measures | null>(null);
+  /** What the two columns are called. */
+  readonly names = input<readonly [string, string]>(['master', 'here']);
   protected readonly all = signal(false);
   protected readonly least = LEAST_WORDS;
   protected readonly tooShort = computed(

@@ -1,8 +1,10 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   type Decision,
   groupsToDecide,
+  isLeft,
   latest,
   masterChanges,
   pendingUpkeep,
@@ -10,6 +12,7 @@ import {
   versionOf,
 } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
+import { sourcesIn } from '../store/edits';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { Changes } from '../ui/changes';
@@ -18,7 +21,7 @@ import { SwatchMark } from '../ui/swatch';
 /** What a change of the master asks of its versions: to decide, lost its place, and what was carried over by itself. */
 @Component({
   selector: 'lv-upkeep',
-  imports: [RouterLink, SwatchMark, Changes],
+  imports: [NgTemplateOutlet, RouterLink, SwatchMark, Changes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './upkeep.html',
   styleUrl: './upkeep.css',
@@ -39,7 +42,7 @@ export class UpkeepView {
   });
   private readonly report = computed(() => {
     const family = this.family();
-    return family ? pendingUpkeep(family) : null;
+    return family ? pendingUpkeep(family, sourcesIn(this.work.doc())) : null;
   });
   protected readonly changes = computed(() => {
     const [before, after] = (this.family()?.revisions ?? []).slice(-2);
@@ -50,10 +53,12 @@ export class UpkeepView {
     const report = this.report();
     if (!family || !report) return [];
     return groupsToDecide(report).map((entries) => {
+      const left = entries.every((e) => isLeft(family, e));
       const [first] = entries as [UpkeepEntry, ...UpkeepEntry[]];
       return {
         key: first.groupKey,
         first,
+        left,
         asked: entries.map((entry) => {
           const v = versionOf(family, entry.versionId);
           return { entry, name: v?.name ?? '', swatch: v?.swatch ?? null };
@@ -69,6 +74,15 @@ export class UpkeepView {
       v.upkeepLog.filter((r) => r.revision === n).map((r) => ({ ...r, name: v.name, swatch: v.swatch })),
     );
   });
+
+  protected readonly now = computed(() => this.groups().filter((g) => !g.left));
+  protected readonly later = computed(() => this.groups().filter((g) => g.left));
+
+  protected leave(group: { asked: readonly { entry: UpkeepEntry }[] }): void {
+    const entries = group.asked.map((a) => a.entry);
+    this.work.dispatch(BenchActions.upkeepLeft({ familyId: this.familyId(), entries }));
+    this.notice.done('Left for later', 'It waits below, and calls again when the master changes it once more.');
+  }
 
   protected all(key: string): boolean {
     return !this.apart().has(key);

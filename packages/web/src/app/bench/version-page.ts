@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
@@ -13,11 +22,14 @@ import {
   type Id,
   isChoice,
   originOf,
+  plainTextOf,
+  plainWords,
   readability,
   versionOf,
   wordsOf,
 } from '@lorvet/core';
 import { isTyping } from '../ui/keys';
+import { Near } from '../ui/near';
 import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
 import { BenchView, nameOf, numbersOf } from './bench-view';
@@ -28,6 +40,12 @@ interface Said {
   readonly detail: string;
   readonly verdict: AdjustmentVerdict | undefined;
 }
+
+type Line = CompareRow & { readonly said: readonly Said[] };
+
+const FIRST_ROWS = 8;
+/** Drawn whether or not they are near what is seen. */
+const ALWAYS = 40;
 
 // Blocks are never changed, only replaced: each is measured once.
 const grades = new WeakMap<Block, number | undefined>();
@@ -45,7 +63,7 @@ function gradeOf(block: Block): number | undefined {
 /** A version beside what it is made on, block against block; what is typed in the version is recorded. */
 @Component({
   selector: 'lv-version-page',
-  imports: [BenchBlock, SwatchMark, RouterLink, LucideDynamicIcon],
+  imports: [BenchBlock, Near, SwatchMark, RouterLink, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './version-page.html',
   styleUrl: './pages.css',
@@ -54,6 +72,12 @@ export class VersionPage {
   protected readonly view = inject(BenchView);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly counts = counts;
+  protected readonly filters = ['all', 'changed', 'left out'] as const;
+
+  protected setFilter(value: string): void {
+    this.view.filter.set(this.filters.find((f) => f === value) ?? 'all');
+  }
+
   protected readonly basis = computed(() => {
     const family = this.view.family();
     const basis = this.view.version()?.basis ?? null;
@@ -64,11 +88,7 @@ export class VersionPage {
     const version = this.view.version();
     return family && version ? classify(family, version.id) : null;
   });
-  private readonly derived = computed(() => {
-    const family = this.view.family();
-    const version = this.view.version();
-    return family && version ? derive(family, version.id) : null;
-  });
+  private readonly derived = this.view.derived;
   protected readonly numbers = computed(() => {
     const family = this.view.family();
     return family ? numbersOf(derive(family, null).content) : new Map<Id, number>();
@@ -77,11 +97,70 @@ export class VersionPage {
     const family = this.view.family();
     const version = this.view.version();
     if (!family || !version) return [];
-    return compareVersions(family, version.basis, version.id).map((p) => ({
-      ...p,
-      rows: p.rows.map((row) => ({ ...row, said: this.said(row) })),
-    }));
+    const filter = this.view.filter();
+    const sought = plainWords(this.view.sought());
+    const shows = (row: CompareRow) =>
+      (filter === 'all' || (filter === 'left out' ? row.how === 'left out' : row.how !== 'same')) &&
+      (!sought || [row.left, row.right].some((b) => b && plainWords(plainTextOf(b)).includes(sought)));
+    const all = compareVersions(family, version.basis, version.id).map((p, i) => ({ ...p, number: i + 1 }));
+    if (filter === 'all' && !sought) return all;
+    return all
+      .map((p) => ({ ...p, rows: p.rows.filter(shows) }))
+      .filter((p) => p.rows.length > 0 || (!p.kept && filter !== 'changed' && !sought));
   });
+  /** How many rows are on the page: a few more with each frame, then as their foot comes near. */
+  private readonly budget = signal(FIRST_ROWS);
+  protected readonly shown = computed(() => {
+    let left = this.budget();
+    return this.pages().flatMap((p) => {
+      if (left <= 0) return [];
+      const rows = p.kept ? p.rows.slice(0, left) : [];
+      left -= rows.length + 1;
+      return [{ ...p, rows: rows.map((row) => this.lineOf(row)) }];
+    });
+  });
+  protected readonly isCut = computed(() => {
+    const shown = this.shown();
+    return (
+      shown.length < this.pages().length ||
+      shown.some((s, i) => s.rows.length < (s.kept ? (this.pages()[i]?.rows.length ?? 0) : 0))
+    );
+  });
+  // A row that has not changed stays the same object, so that only what changed is drawn anew.
+  private readonly lines = new Map<Id, { row: CompareRow; line: Line }>();
+
+  constructor() {
+    effect((onCleanup) => {
+      this.view.versionId();
+      this.view.filter();
+      this.view.sought();
+      this.budget.set(FIRST_ROWS);
+      let frame = 0;
+      const more = () => {
+        this.grow();
+        if (untracked(this.budget) < ALWAYS) frame = requestAnimationFrame(more);
+      };
+      frame = requestAnimationFrame(more);
+      onCleanup(() => cancelAnimationFrame(frame));
+    });
+  }
+
+  protected grow(): void {
+    this.budget.update((n) => n + FIRST_ROWS);
+  }
+
+  private lineOf(row: CompareRow): Line {
+    const known = this.lines.get(row.id);
+    const same =
+      known?.row.left === row.left &&
+      known.row.right === row.right &&
+      known.row.adjustments.length === row.adjustments.length &&
+      known.row.adjustments.every((a, i) => a === row.adjustments[i]);
+    if (known && same && row.adjustments.length === 0) return known.line;
+    const line = { ...row, said: this.said(row) };
+    this.lines.set(row.id, { row, line });
+    return line;
+  }
 
   protected name(block: Block): string {
     return nameOf(block, this.numbers().get(block.id) ?? 0);
@@ -113,6 +192,10 @@ export class VersionPage {
     return own && block.kind !== 'word-bank' ? 'all' : 'words';
   }
 
+  protected pressed(event: MouseEvent, id: Id): void {
+    this.view.choose(id, event.ctrlKey || event.metaKey || event.shiftKey);
+  }
+
   protected words(block: Block, field: string, text: string): void {
     this.view.recorded({ did: 'words', blockId: block.id, field, text }, 'reword');
   }
@@ -137,7 +220,13 @@ export class VersionPage {
   }
 
   protected keyed(event: KeyboardEvent, block: Block): void {
-    if (isTyping(event) || event.key !== 'Delete') return;
+    if (isTyping(event)) return;
+    if (event.key === ' ' && event.target === event.currentTarget) {
+      event.preventDefault();
+      this.view.choose(block.id, true);
+      return;
+    }
+    if (event.key !== 'Delete') return;
     event.preventDefault();
     this.leaveOut(block);
     setTimeout(() =>

@@ -1,8 +1,9 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   type Adjustment,
   adjustmentKinds,
+  type Asset,
   basisContent,
   type Block,
   BLOCK_KIND_NAMES,
@@ -20,20 +21,39 @@ import {
   kindOfAdjustment,
   originOf,
   personalFieldsIn,
+  pictureIn,
   proposeWords,
+  wordsAt,
+  wordsIn,
 } from '@lorvet/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type AdjustmentPatch, BenchActions } from '../store/actions';
 import { BenchView, nameOf, numbersOf } from './bench-view';
 import { measured } from '../ui/measured';
+import { Take } from '../ui/blocks/take';
+import { PictureField } from '../ui/picture-field';
+import { DoHere } from './do-here';
+import { FromElsewhere } from './from-elsewhere';
 import { MeasuresTable } from './measures-table';
+import { VersionChain } from './version-chain';
+import { WritingHelp } from './writing-help';
 
 const ADDABLE = BLOCK_KIND_NAMES.filter((k) => k !== 'word-bank' && k !== 'picture');
 
 /** Beside a version: what can be done here, what has been done, and what it comes to. */
 @Component({
   selector: 'lv-version-panel',
-  imports: [MeasuresTable, LucideDynamicIcon, NgTemplateOutlet],
+  imports: [
+    DoHere,
+    FromElsewhere,
+    MeasuresTable,
+    LucideDynamicIcon,
+    NgTemplateOutlet,
+    PictureField,
+    Take,
+    VersionChain,
+    WritingHelp,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './version-panel.html',
   styleUrl: './version-panel.css',
@@ -91,6 +111,53 @@ export class VersionPanel {
       proposed: proposeWords(page),
     };
   });
+
+  protected readonly bringing = signal(false);
+  /** The words of the chosen block that may be made easier, and the grade they should reach. */
+  protected readonly writing = computed(() => {
+    const s = this.state();
+    const block = this.chosen()?.block;
+    const field = block && ['text', 'prompt'].find((f) => wordsAt(block, f) !== undefined);
+    const text = block && field ? wordsAt(block, field) : undefined;
+    if (!s || !field || !text || wordsIn(text).length < 4) return null;
+    const { learners } = this.view.work.people();
+    // A personal version aims at its learner; any other at the middle of those who have it.
+    const whom = s.version.learnerId ? [s.version.learnerId] : this.view.given();
+    const grades = learners
+      .filter((l) => whom.includes(l.id))
+      .flatMap((l) => l.needs.readingGrade ?? [])
+      .sort((a, b) => a - b);
+    return { field, text, target: grades[Math.floor(grades.length / 2)] ?? null };
+  });
+
+  protected swapWord(block: Block, field: string, text: string, { from, to }: { from: string; to: string }): void {
+    const word = new RegExp(`(?<![\\p{L}])${from}(?![\\p{L}])`, 'giu');
+    const now = text.replace(word, (w) =>
+      w.charAt(0) === w.charAt(0).toUpperCase() ? to.charAt(0).toUpperCase() + to.slice(1) : to,
+    );
+    this.view.recorded({ did: 'words', blockId: block.id, field, text: now }, `“${to}” for “${from}”`);
+  }
+
+  protected readonly selection = this.view.selection;
+
+  protected replacePicture(onBasis: Block, assetId: string): void {
+    const was = pictureIn(onBasis);
+    if (was)
+      this.view.recorded(
+        { did: 'adjust', drafts: [{ kind: 'replace-picture', target: onBasis.id, was, now: { ...was, assetId } }] },
+        'other picture',
+      );
+  }
+
+  protected recordInstruction(onBasis: Block, asset: Asset): void {
+    this.view.work.dispatch(BenchActions.pictureAdded({ asset }));
+    const recording = { assetId: asset.id, what: 'sound' as const };
+    const was = onBasis.kind === 'instruction' ? onBasis.text : '';
+    this.view.recorded(
+      { did: 'adjust', drafts: [{ kind: 'recorded-instruction', target: onBasis.id, recording, was }] },
+      'recorded instruction',
+    );
+  }
 
   /** The adjustments that touched the chosen block; all of the version's where none is chosen. */
   protected readonly adjustments = computed(() => {
@@ -162,7 +229,7 @@ export class VersionPanel {
 
   protected leaveOut(block: Block): void {
     this.view.recorded({ did: 'remove-block', blockId: block.id }, 'leave out');
-    this.view.chosen.set(null);
+    this.view.choose(null);
   }
 
   protected add(kind: string, pageId: string, after: string): void {
@@ -172,7 +239,7 @@ export class VersionPanel {
     const newId = () => ids.shift() ?? crypto.randomUUID();
     const block = freshBlock(known, newId(), newId);
     this.view.recorded({ did: 'insert-block', pageId, after, block }, `add ${blockKinds[known].label.toLowerCase()}`);
-    this.view.chosen.set(block.id);
+    this.view.choose(block.id);
     setTimeout(() => {
       const el = document.querySelector<HTMLElement>(`[data-block="${CSS.escape(block.id)}"]`);
       el?.scrollIntoView({ block: 'center' });
@@ -220,14 +287,6 @@ export class VersionPanel {
     const s = this.state();
     if (s && (patch.name === undefined || patch.name.trim()))
       this.view.work.dispatch(BenchActions.versionRevised({ familyId: s.family.id, versionId: s.version.id, patch }));
-  }
-
-  protected removeVersion(): void {
-    const s = this.state();
-    if (s)
-      this.view.work.dispatch(
-        BenchActions.versionRemoved({ familyId: s.family.id, versionId: s.version.id, name: s.version.name }),
-      );
   }
 
   protected readonly droppedObjectives = computed(() => {

@@ -1,23 +1,29 @@
 import {
+  type Adjustment,
   carryOver,
   type CollectionName,
+  type Content,
   emptyResponse,
   type Family,
   giveOut,
   type Id,
   latest,
+  leaveForLater,
   listOf,
+  rebase,
   recordInPlace,
   type RecordOf,
   resolveUpkeep,
+  type ReviewContext,
   saveRevision,
   type Stamp,
   type Version,
   type Workspace,
   withoutAdjustment,
+  withoutVersion,
 } from '@lorvet/core';
 import type { Action, ActionCreator } from '@ngrx/store';
-import { type Draft, original } from 'immer';
+import { current, type Draft, original } from 'immer';
 import {
   BenchActions,
   BringActions,
@@ -78,19 +84,26 @@ function changeVersion(doc: Doc, familyId: Id, versionId: Id, change: (v: Versio
 
 const without = (ids: readonly Id[], id: Id) => ids.filter((x) => x !== id);
 
-/** A removed version leaves its changes to those made on it, which stay as they are. */
-function withoutVersion(family: Family, versionId: Id): Family {
-  const gone = family.versions.find((v) => v.id === versionId);
-  if (!gone) return family;
-  return {
-    ...family,
-    versions: family.versions
-      .filter((v) => v !== gone)
-      .map((v) =>
-        v.basis === gone.id ? { ...v, basis: gone.basis, adjustments: [...gone.adjustments, ...v.adjustments] } : v,
-      ),
-  };
+/** What upkeep knows of the activities that parts were taken from. */
+export const sourcesIn = (w: Workspace): ReviewContext => ({
+  source: (id) => {
+    const last = w.families[id] && latest(w.families[id]);
+    return last && { revision: last.n, content: last.content };
+  },
+});
+
+/** A revision of one master, and what follows it in the versions of others. */
+function saved(doc: Doc, familyId: Id, content: Content, note: string, stamp: Stamped): void {
+  const settler = settlerOf(stamp);
+  changeFamily(doc, familyId, (f) => saveRevision(f, content, note, settler, sourcesIn(plain(doc))).family);
+  const now = { ...plain(doc), families: { ...plain(doc).families, ...current(doc).families } } as Workspace;
+  for (const f of listOf(plain(doc).families))
+    if (f.id !== familyId && f.versions.some((v) => v.adjustments.some((a) => takesFrom(a, familyId))))
+      put(doc, 'families', carryOver(f, settler, sourcesIn(now)));
 }
+
+const takesFrom = (a: Adjustment, familyId: Id) => a.kind === 'from-activity' && a.source.familyId === familyId;
+const settlerOf = (stamp: Stamped) => ({ at: stamp.at, by: stamp.author });
 
 function peopleIn(w: Workspace) {
   return { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
@@ -119,11 +132,18 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: () => 'drop the unsaved changes',
   }),
   edit(BenchActions.revisionSaved, {
-    run: (doc, { familyId, note, stamp }) =>
-      changeFamily(doc, familyId, (f) =>
-        f.draft ? saveRevision(f, f.draft, note, { at: stamp.at, by: stamp.author }).family : f,
-      ),
+    run: (doc, { familyId, note, stamp }) => {
+      const draft = plain(doc).families[familyId]?.draft;
+      if (draft) saved(doc, familyId, draft, note, stamp);
+    },
     label: () => 'save the revision',
+  }),
+  edit(BenchActions.revisionRestored, {
+    run: (doc, { familyId, n, stamp }) => {
+      const then = plain(doc).families[familyId]?.revisions.find((r) => r.n === n);
+      if (then) saved(doc, familyId, then.content, `As in revision ${n}`, stamp);
+    },
+    label: (a) => `restore revision ${a.n}`,
   }),
   edit(BenchActions.versionAdded, {
     run: (doc, { familyId, version }) =>
@@ -136,8 +156,40 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     mergeKey: (a) => `rename ${a.versionId}`,
   }),
   edit(BenchActions.versionRemoved, {
-    run: (doc, { familyId, versionId }) => changeFamily(doc, familyId, (f) => withoutVersion(f, versionId)),
+    run: (doc, { familyId, versionId, heirs, stamp }) =>
+      changeFamily(doc, familyId, (f) => withoutVersion(f, versionId, heirs, settlerOf(stamp))),
     label: (a) => `remove version “${a.name}”`,
+  }),
+  edit(BenchActions.versionRebased, {
+    run: (doc, { familyId, versionId, basis, stamp }) =>
+      changeFamily(doc, familyId, (f) => rebase(f, versionId, basis, settlerOf(stamp), sourcesIn(plain(doc))).family),
+    label: () => 'move the version to another basis',
+  }),
+  edit(BenchActions.versionsMade, {
+    run: (doc, { familyId, versions }) =>
+      changeFamily(doc, familyId, (f) => ({
+        ...f,
+        versions: [...f.versions, ...versions.map((v) => ({ ...v, upTo: latest(f).n }))],
+      })),
+    label: (a) => a.label,
+  }),
+  edit(BenchActions.recipeRun, {
+    run: (doc, { familyId, version }) => changeVersion(doc, familyId, version.id, () => version),
+    label: (a) => a.label,
+  }),
+  edit(BenchActions.recipeKept, {
+    run: (doc, { recipe }) => put(doc, 'recipes', recipe),
+    label: (a) => `recipe “${a.recipe.name}”`,
+  }),
+  edit(BenchActions.recipeRemoved, {
+    run: (doc, { id }) => {
+      delete doc.recipes[id];
+    },
+    label: (a) => `remove recipe “${a.name}”`,
+  }),
+  edit(BenchActions.upkeepLeft, {
+    run: (doc, { familyId, entries }) => changeFamily(doc, familyId, (f) => leaveForLater(f, entries)),
+    label: () => 'leave for later',
   }),
   edit(BenchActions.changedInPlace, {
     run: (doc, { familyId, versionId, done, stamp }) =>
@@ -175,8 +227,9 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   edit(BenchActions.upkeepDecided, {
     run: (doc, { familyId, decisions, stamp }) =>
       changeFamily(doc, familyId, (f) => {
-        const settler = { at: stamp.at, by: stamp.author };
-        return decisions.length ? resolveUpkeep(f, decisions, settler) : carryOver(f, settler);
+        const settler = settlerOf(stamp);
+        const context = sourcesIn(plain(doc));
+        return decisions.length ? resolveUpkeep(f, decisions, settler, context) : carryOver(f, settler, context);
       }),
     label: (a) => (a.decisions.length === 1 ? 'decide upkeep' : `decide upkeep for ${a.decisions.length} versions`),
   }),

@@ -35,7 +35,13 @@ describe('undo and redo', () => {
     const edits = [
       ShelfActions.familyRemoved({ id: 'puncture', title: 'x' }),
       BenchActions.masterChanged({ familyId: 'rock-pool', content: master, label: 'title' }),
-      BenchActions.versionRemoved({ familyId: 'rock-pool', versionId: 'rp-sup', name: 'Supported' }),
+      BenchActions.versionRemoved({
+        familyId: 'rock-pool',
+        versionId: 'rp-sup',
+        name: 'Supported',
+        heirs: 'take-over',
+        stamp,
+      }),
       write('It walks to the side.'),
       BringActions.addedToMaster({ familyId: 'puncture', content: master, assets: [lone], label: 'bring in' }),
       BringActions.madeMaster({ family: { ...family(start), id: 'new' }, assets: [lone], label: 'bring in' }),
@@ -114,7 +120,13 @@ describe('removing a version', () => {
     const before = derive(family(start), 'rp-oriel').content;
     const after = reducer(
       start,
-      BenchActions.versionRemoved({ familyId: 'rock-pool', versionId: 'rp-sup', name: 'Supported' }),
+      BenchActions.versionRemoved({
+        familyId: 'rock-pool',
+        versionId: 'rp-sup',
+        name: 'Supported',
+        heirs: 'take-over',
+        stamp,
+      }),
     );
     expect(derive(family(after), 'rp-oriel').content).toEqual(before);
     expect(family(after).versions.find((v) => v.id === 'rp-oriel')?.basis).toBeNull();

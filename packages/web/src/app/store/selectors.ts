@@ -1,4 +1,4 @@
-import { type Family, listOf, pendingUpkeep, type People, waits, type Workspace } from '@lorvet/core';
+import { type Family, isLeft, listOf, pendingUpkeep, type People, waits, type Workspace } from '@lorvet/core';
 import { createFeatureSelector, createSelector } from '@ngrx/store';
 import { FEATURE, type LorvetState } from './reducer';
 
@@ -17,6 +17,7 @@ export const selectMarkings = collection('markings');
 export const selectAssets = collection('assets');
 export const selectTemplates = collection('templates');
 export const selectObjectives = collection('objectives');
+export const selectRecipes = collection('recipes');
 const selectLearners = collection('learners');
 const selectClasses = collection('classes');
 const selectGroups = collection('groups');
@@ -38,6 +39,7 @@ const counted = new WeakMap<Family, number>();
 /** How many questions of upkeep wait in a family. */
 export function upkeepWaiting(family: Family): number {
   let n = counted.get(family);
-  if (n === undefined) counted.set(family, (n = pendingUpkeep(family).entries.filter(waits).length));
+  if (n === undefined)
+    counted.set(family, (n = pendingUpkeep(family).entries.filter((e) => waits(e) && !isLeft(family, e)).length));
   return n;
 }

@@ -13,6 +13,7 @@ import {
   selectMarkings,
   selectPeople,
   selectProblem,
+  selectRecipes,
   selectRedo,
   selectStatus,
   selectObjectives,
@@ -35,6 +36,7 @@ export class WorkspaceStore {
   readonly assets = this.store.selectSignal(selectAssets);
   readonly templates = this.store.selectSignal(selectTemplates);
   readonly objectives = this.store.selectSignal(selectObjectives);
+  readonly recipes = this.store.selectSignal(selectRecipes);
   readonly people = this.store.selectSignal(selectPeople);
   readonly problem = this.store.selectSignal(selectProblem);
   readonly undoLabel = this.store.selectSignal(selectUndo);

@@ -1,0 +1,229 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  derive,
+  listOf,
+  Problem,
+  readRecipe,
+  type Recipe,
+  type RecipeRun,
+  rulesFrom,
+  runRecipe,
+  SHIPPED_RECIPES,
+  writeRecipe,
+} from '@lorvet/core';
+import { Dialog } from 'primeng/dialog';
+import { Clock } from '../platform/clock';
+import { download } from '../platform/download';
+import { Words } from '../platform/words';
+import { BenchActions } from '../store/actions';
+import { Notice } from '../ui/notice';
+import { BenchView } from './bench-view';
+
+/** Recipes: run one on this version after seeing what it would do; keep this version's adjustments as one. */
+@Component({
+  selector: 'lv-recipe-box',
+  imports: [Dialog],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button class="btn" type="button" (click)="begin()">Recipes …</button>
+    <p-dialog
+      header="Recipes"
+      [visible]="open()"
+      (visibleChange)="open.set($event)"
+      [modal]="true"
+      [draggable]="false"
+      closeAriaLabel="Close"
+      [style]="{ width: '620px' }"
+    >
+      <div class="two">
+        <ul class="stack" aria-label="Recipes">
+          @for (r of recipes(); track r.id) {
+            <li>
+              <button class="btn pick" type="button" [attr.aria-pressed]="r.id === chosen()?.id" (click)="choose(r)">
+                {{ r.name }}
+              </button>
+            </li>
+          }
+          <li>
+            <button class="btn quiet" type="button" (click)="keep()">
+              Keep this version’s adjustments as a recipe
+            </button>
+          </li>
+          <li>
+            <label class="btn quiet"
+              >From a file<input #f class="sr" type="file" accept=".json,application/json" (change)="take(f)"
+            /></label>
+          </li>
+          @if (wrong(); as w) {
+            <li class="card madder" role="alert">
+              <p>{{ w.message }}</p>
+              @for (d of w.details; track d) {
+                <p class="small">{{ d }}</p>
+              }
+            </li>
+          }
+        </ul>
+        @if (chosen(); as r) {
+          <div class="stack">
+            @if (r.purpose) {
+              <p class="small">{{ r.purpose }}</p>
+            }
+            <h3>What it would do here</h3>
+            <ol class="stack says">
+              @for (o of run()?.outcomes ?? []; track $index) {
+                <li>
+                  {{ o.says }}
+                  <strong>{{
+                    o.drafts.length ? o.drafts.length + (o.drafts.length === 1 ? ' change' : ' changes') : 'nothing new'
+                  }}</strong>
+                  @if (o.skipped.length) {
+                    <details>
+                      <summary>{{ o.skipped.length }} passed over</summary>
+                      @for (s of o.skipped; track $index) {
+                        <p class="small">“{{ s.about }}”: {{ s.why }}</p>
+                      }
+                    </details>
+                  }
+                </li>
+              }
+            </ol>
+            <div class="row">
+              <button class="btn main" type="button" [disabled]="!changes()" (click)="accept()">
+                {{ changes() ? 'Do ' + changes() + (changes() === 1 ? ' change' : ' changes') : 'Nothing to do' }}
+              </button>
+              <button class="btn" type="button" (click)="toFile(r)">Save to a file</button>
+              @if (isOwn(r)) {
+                <button class="btn quiet" type="button" (click)="remove(r)">Remove</button>
+              }
+            </div>
+          </div>
+        }
+      </div>
+    </p-dialog>
+  `,
+  styles: `
+    .two {
+      display: grid;
+      grid-template-columns: 220px 1fr;
+      gap: 16px;
+    }
+    li .btn {
+      height: auto;
+      white-space: normal;
+      text-align: left;
+    }
+    .pick {
+      width: 100%;
+      justify-content: flex-start;
+      text-align: left;
+    }
+    .pick[aria-pressed='true'] {
+      border-color: var(--accent);
+      background: var(--accent-soft);
+    }
+    .says {
+      list-style: decimal;
+      padding-left: 20px;
+    }
+    @media (max-width: 600px) {
+      .two {
+        grid-template-columns: 1fr;
+      }
+    }
+  `,
+})
+export class RecipeBox {
+  protected readonly view = inject(BenchView);
+  private readonly clock = inject(Clock);
+  private readonly words = inject(Words);
+  private readonly notice = inject(Notice);
+  protected readonly open = signal(false);
+  protected readonly chosen = signal<Recipe | null>(null);
+  protected readonly run = signal<RecipeRun | null>(null);
+  protected readonly wrong = signal<{ message: string; details: readonly string[] } | null>(null);
+  protected readonly recipes = computed(() => [...SHIPPED_RECIPES, ...listOf(this.view.work.recipes())]);
+  protected readonly changes = computed(() => (this.run()?.outcomes ?? []).reduce((n, o) => n + o.drafts.length, 0));
+
+  begin(): void {
+    this.wrong.set(null);
+    this.open.set(true);
+    const [first] = this.recipes();
+    if (first) void this.choose(first);
+  }
+
+  protected isOwn(r: Recipe): boolean {
+    return !SHIPPED_RECIPES.includes(r);
+  }
+
+  protected async choose(r: Recipe): Promise<void> {
+    const family = this.view.family();
+    const version = this.view.version();
+    if (!family || !version) return;
+    const lexicon = await this.words.lexicon(derive(family, version.id).content.pages);
+    const stamp = { at: this.clock.iso(), author: 'Teacher', newId: () => this.clock.newId() };
+    this.chosen.set(r);
+    this.run.set(runRecipe(family, version.id, r, stamp, lexicon));
+  }
+
+  protected accept(): void {
+    const run = this.run();
+    const r = this.chosen();
+    if (!run || !r) return;
+    const version = run.version;
+    this.view.work.dispatch(
+      BenchActions.recipeRun({ familyId: this.view.familyId(), version, label: `recipe “${r.name}”` }),
+    );
+    this.open.set(false);
+    this.notice.done(`${this.changes()} changes by “${r.name}”`, 'One undo takes them back.');
+  }
+
+  protected keep(): void {
+    const family = this.view.family();
+    const version = this.view.version();
+    if (!family || !version) return;
+    const { rules, left } = rulesFrom(family, version);
+    if (rules.length === 0) {
+      const message = 'None of this version’s adjustments can be a rule.';
+      this.wrong.set({ message, details: left.map((l) => `${l.name}: ${l.why}`).slice(0, 4) });
+      return;
+    }
+    const recipe: Recipe = {
+      id: this.clock.newId(),
+      name: `As “${version.name}”`.slice(0, 120),
+      purpose: version.purpose,
+      rules,
+    };
+    this.view.work.dispatch(BenchActions.recipeKept({ recipe }));
+    this.wrong.set(
+      left.length
+        ? { message: `${left.length} adjustments are about these words alone, and are not in it.`, details: [] }
+        : null,
+    );
+    void this.choose(recipe);
+  }
+
+  protected async take(field: HTMLInputElement): Promise<void> {
+    const [file] = field.files ?? [];
+    field.value = '';
+    if (!file) return;
+    try {
+      const recipe = readRecipe(await file.text(), () => this.clock.newId());
+      this.wrong.set(null);
+      this.view.work.dispatch(BenchActions.recipeKept({ recipe }));
+      await this.choose(recipe);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      this.wrong.set({ message: error.message, details: error.details });
+    }
+  }
+
+  protected toFile(r: Recipe): void {
+    download(new Blob([writeRecipe(r)], { type: 'application/json' }), `${r.name.replace(/\W+/g, '-')}.recipe.json`);
+  }
+
+  protected remove(r: Recipe): void {
+    this.view.work.dispatch(BenchActions.recipeRemoved({ id: r.id, name: r.name }));
+    this.chosen.set(null);
+    this.run.set(null);
+  }
+}

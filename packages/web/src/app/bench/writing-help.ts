@@ -1,0 +1,126 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
+import { isHard, plainRich, readability, sentencesIn, wordsIn } from '@lorvet/core';
+import { Words } from '../platform/words';
+
+/** A sentence of more words than this is marked as long. */
+const LONG = 14;
+const MOST_WORDS = 8;
+
+interface Piece {
+  readonly text: string;
+  readonly hard: boolean;
+  readonly long: boolean;
+}
+
+/** Beside words that are being made easier: what is hard in them, and more common words for it. */
+@Component({
+  selector: 'lv-writing-help',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="card stack" aria-label="Help with easier words">
+      <h3>Easier words</h3>
+      <p class="small" role="status">
+        @if (r().figures.kincaid; as g) {
+          Grade {{ g.toFixed(1) }} (Flesch–Kincaid){{ target() === null ? '' : ', to reach ' + target() }}.
+        } @else {
+          Too short for a grade.
+        }
+        {{ r().wordsPerSentence.toFixed(1) }} words a sentence.
+      </p>
+      <p class="text">
+        @for (p of pieces(); track $index) {
+          <span [class.hard]="p.hard" [class.long]="p.long">{{ p.text }}</span>
+        }
+      </p>
+      @if (long()) {
+        <p class="small">
+          {{ long() }} long {{ long() === 1 ? 'sentence' : 'sentences' }} (over {{ LONG }} words), tinted.
+        </p>
+      }
+      @for (h of hard(); track h.word) {
+        <p class="word">
+          <strong>{{ h.word }}</strong>
+          @for (s of h.simpler; track s) {
+            <button class="btn quiet" type="button" (click)="swap.emit({ from: h.word, to: s })">
+              {{ s }}<span class="sr"> in place of {{ h.word }}</span>
+            </button>
+          } @empty {
+            <span class="small">no more common word in the list</span>
+          }
+        </p>
+      }
+    </section>
+  `,
+  styles: `
+    .text {
+      max-height: 160px;
+      overflow: auto;
+      font-size: 14px;
+      white-space: pre-line;
+    }
+    .hard {
+      text-decoration: underline wavy var(--ochre) 1.5px;
+      text-underline-offset: 3px;
+    }
+    .long {
+      background: var(--ochre-soft);
+    }
+    .word {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 2px;
+      font-size: 14px;
+    }
+    .word .btn {
+      padding: 2px 7px;
+    }
+  `,
+})
+export class WritingHelp {
+  readonly text = input.required<string>();
+  /** The grade to reach; null where none is known. */
+  readonly target = input<number | null>(null);
+  readonly swap = output<{ from: string; to: string }>();
+  private readonly words = inject(Words);
+  protected readonly LONG = LONG;
+  private readonly plain = computed(() => plainRich(this.text()));
+  protected readonly r = computed(() => readability(this.plain()));
+  protected readonly hard = signal<readonly { word: string; simpler: readonly string[] }[]>([]);
+  protected readonly long = computed(() => sentencesIn(this.plain()).filter((s) => wordsIn(s).length > LONG).length);
+  protected readonly pieces = computed<Piece[]>(() => {
+    const text = this.plain();
+    const out: Piece[] = [];
+    let at = 0;
+    for (const s of sentencesIn(text)) {
+      const from = text.indexOf(s, at);
+      if (from > at) out.push({ text: text.slice(at, from), hard: false, long: false });
+      const long = wordsIn(s).length > LONG;
+      for (const part of s.split(/([\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*)/u))
+        if (part) out.push({ text: part, hard: /^\p{L}/u.test(part) && isHard(part), long });
+      at = from + s.length;
+    }
+    return out;
+  });
+
+  constructor() {
+    effect(() => {
+      const hard = this.r().hardWords.slice(0, MOST_WORDS);
+      untracked(() => void this.look(hard));
+    });
+  }
+
+  private async look(hard: readonly string[]): Promise<void> {
+    this.hard.set(await Promise.all(hard.map(async (word) => ({ word, simpler: await this.words.simpler(word) }))));
+  }
+}
