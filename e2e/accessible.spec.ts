@@ -4,6 +4,9 @@ import { faults, openDemo, sitDown, watchErrors } from './helpers';
 const PLACES: Record<string, string> = {
   shelf: '/shelf',
   'bench, master': '/bench/puncture',
+  'make tiers': '/bench/rock-pool/tiers',
+  'history of the family': '/bench/rock-pool/history',
+  'versions compared': '/bench/rock-pool/compare?left=rp-core&right=rp-oriel',
   'bench, version': '/bench/rock-pool/rp-sup',
   upkeep: '/bench/rock-pool/upkeep',
   learners: '/learners',

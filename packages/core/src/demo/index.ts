@@ -12,6 +12,7 @@ import { type Asset, type Workspace } from '../workspace';
 import { type Clock, clockAt } from './build';
 import { puncture, rightBus } from './bus-and-bike';
 import { CLASSES, GROUPS, LEARNERS } from './people';
+import { busTiers, personalPacket, punctureTiers } from './tiers';
 import { market } from './market';
 import { MARKET, TILL_SHEET } from './market-pictures';
 import { BUS_STOP, PUNCTURE, ROCK_POOL } from './pictures';
@@ -341,7 +342,12 @@ export function demoWorkspace(nowMs: number): Workspace {
   const copies = copiesOf(given, clock);
   const byId = <T extends { id: string }>(list: readonly T[]) => Object.fromEntries(list.map((x) => [x.id, x]));
   return {
-    families: byId([correctedRockPool(firstPool, clock), bus, bike, quayMarket]),
+    families: byId([
+      correctedRockPool(firstPool, clock),
+      busTiers(bus, clock),
+      punctureTiers(bike, clock),
+      personalPacket(quayMarket, [firstPool, bike], clock),
+    ]),
     learners: byId(LEARNERS),
     classes: byId(CLASSES),
     groups: byId(GROUPS),

@@ -40,7 +40,7 @@ describe('backup', () => {
     ['a foreign manifest', changed('manifest.json', () => '{"product":"other"}'), /not written by Lorvet/],
     [
       'a newer format',
-      changed('manifest.json', (t) => t.replace('"format": 2', '"format": 9')),
+      changed('manifest.json', (t) => t.replace('"format": 3', '"format": 9')),
       /newer Lorvet \(format 9/,
     ],
     ['a missing part', changed('copies.json', () => null), /lacks “copies.json”/],

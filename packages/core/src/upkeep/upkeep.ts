@@ -74,23 +74,35 @@ export function masterChanges(before: Content, after: Content): MasterChange[] {
   return changes;
 }
 
+interface Reviewed {
+  readonly entries: readonly UpkeepEntry[];
+  readonly untouched: number;
+}
+
+// A version's review holds while it and its basis stay the same objects: an edit of one version reviews one version.
+const reviewed = new WeakMap<Version, { readonly basis: Content; readonly result: Reviewed }>();
+
 /** Reviews the adjustments of one version against what it is made on now, each after those before it. */
-function reviewVersion(
-  family: Family,
-  version: Version,
-  context: ReviewContext,
-): { entries: UpkeepEntry[]; untouched: number } {
-  const sheet = new Sheet(basisContent(family, version));
+function reviewVersion(family: Family, version: Version, context: ReviewContext): Reviewed {
+  const basis = basisContent(family, version);
+  const known = reviewed.get(version);
+  if (known?.basis === basis) return known.result;
+  const sheet = new Sheet(basis);
   const entries: UpkeepEntry[] = [];
   let untouchedCount = 0;
+  let alone = true;
   for (const a of inOrder(version)) {
     const kind = kindOfAdjustment(a);
+    if (a.kind === 'from-activity') alone = false;
     const review: Review<Adjustment> = kind.review(a, sheet, context);
     if (review.outcome === 'untouched') untouchedCount++;
     else entries.push(entryOf(version, a, review, sheet, kind.withWords !== undefined));
     if (!kind.inPlace && inForce(a, undefined)) for (const e of kind.apply(a, sheet, {}).edits) sheet.apply(e);
   }
-  return { entries, untouched: untouchedCount };
+  const result = { entries, untouched: untouchedCount };
+  // What follows another activity depends on that one too.
+  if (alone) reviewed.set(version, { basis, result });
+  return result;
 }
 
 function entryOf(
@@ -143,7 +155,7 @@ export function upkeep(family: Family, from: number, context: ReviewContext = {}
 }
 
 /** The questions and carried changes of one version. */
-export function reviewOf(family: Family, versionId: Id, context: ReviewContext = {}): UpkeepEntry[] {
+export function reviewOf(family: Family, versionId: Id, context: ReviewContext = {}): readonly UpkeepEntry[] {
   const version = versionOf(family, versionId);
   return version ? reviewVersion(family, version, context).entries : [];
 }

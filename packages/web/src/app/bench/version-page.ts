@@ -43,7 +43,7 @@ interface Said {
 
 type Line = CompareRow & { readonly said: readonly Said[] };
 
-const FIRST_ROWS = 8;
+const FIRST_ROWS = 5;
 /** Drawn whether or not they are near what is seen. */
 const ALWAYS = 40;
 

@@ -59,11 +59,13 @@ export class DeskSheet {
     const w = this.work();
     if (!w) return '';
     if (w.sheet.way === 'to-read') return 'To read';
+    // “Submitted” is said only once it is written.
+    if (!this.keeper.saved()) return 'Saving …';
     const { goes } = w.sheet.show;
     if (w.state === 'submitted')
       return w.locked ? 'Submitted' : `Submitted. You may try again: go ${w.go} of ${goes ?? 1}`;
     if (w.state === 'complete') return 'Finished';
-    return this.dirty() || !this.keeper.saved() ? 'Saving …' : 'Saved';
+    return this.dirty() ? 'Saving …' : 'Saved';
   });
 
   constructor() {
@@ -94,7 +96,6 @@ export class DeskSheet {
     this.dirty.set(false);
   }
 
-  /** “Submitted” is said only once it is written. */
   protected async submit(): Promise<void> {
     clearTimeout(this.timer);
     const copy = this.session.answered(this.handOutId(), this.answers(), true);
