@@ -58,7 +58,8 @@ export class Sheet {
   private readonly basePositions: ReadonlyMap<Id, number>;
   private readonly home: ReadonlyMap<Id, Id>;
   private moved: Map<Id, Id | null> | null = null;
-  private readonly ownBlocks = new Set<Block[]>();
+  /** The lists of blocks that are this sheet's own; until pages come or go, those of the pages that are not the basis's. */
+  private ownBlocks: Set<Block[]> | null = null;
   /** Where the block asked for last stands: an adjustment looks at a block, then replaces it. */
   private spot: { readonly id: Id; readonly page: number; readonly at: number } | null = null;
   private ownSettings: { readonly now: Settings | undefined } | null = null;
@@ -189,15 +190,16 @@ export class Sheet {
     const pages = (this.pages ??= this.base.pages.slice());
     const page = pages[at];
     if (!page) return undefined;
-    if (this.ownBlocks.has(page.blocks)) return page.blocks;
+    if (this.ownBlocks ? this.ownBlocks.has(page.blocks) : page !== this.base.pages[at]) return page.blocks;
     const blocks = page.blocks.slice();
-    this.ownBlocks.add(blocks);
+    this.ownBlocks?.add(blocks);
     pages[at] = { ...page, blocks };
     return blocks;
   }
 
   private changePages(change: (pages: readonly Page[]) => Page[]): void {
     this.spot = null;
+    this.ownBlocks ??= new Set((this.pages ?? []).filter((p, i) => p !== this.base.pages[i]).map((p) => p.blocks));
     this.pages = change(this.pages ?? this.base.pages);
     this.positions = new Map(this.pages.map((p, i) => [p.id, i]));
   }

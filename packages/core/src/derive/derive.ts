@@ -199,14 +199,26 @@ const touchesOf = (v: Version, late: boolean): Touch[] =>
     .filter((a) => isLate(a) === late)
     .map((adjustment) => ({ versionId: v.id, adjustment }));
 
-/**
- * What was derived from a basis, by version: it holds for as long as the version stays the same object. A plain map, on
- * the basis that it hangs on: weak ones cost more than the deriving.
- */
+/** What was worked out on a basis, by version and purpose. */
 const made = Symbol('made');
 interface Kept {
-  [made]?: Map<Id, { readonly version: Version; readonly derived: Derived }>;
+  [made]?: Map<string, { readonly version: Version; readonly result: unknown }>;
 }
+
+/**
+ * Works something out for a version on its basis, once for as long as both stay the same objects. Kept in a plain map
+ * on the basis that it hangs on: weak maps cost more than the deriving.
+ */
+export function onceOn<T>(basis: Derived & Kept, version: Version, purpose: string, work: () => T): T {
+  const all = (basis[made] ??= new Map());
+  const key = purpose + version.id;
+  const known = all.get(key);
+  if (known?.version === version) return known.result as T;
+  const result = work();
+  all.set(key, { version, result });
+  return result;
+}
+
 const masters = new WeakMap<Content, Derived>();
 
 function deriveMaster({ content, n }: Revision): Derived {
@@ -218,14 +230,8 @@ function deriveMaster({ content, n }: Revision): Derived {
   return derived;
 }
 
-function deriveOn(basis: Derived & Kept, version: Version): Derived {
-  const all = (basis[made] ??= new Map());
-  const known = all.get(version.id);
-  if (known?.version === version) return known.derived;
-  const derived = applyAll(basis, [version], false, {});
-  all.set(version.id, { version, derived });
-  return derived;
-}
+const deriveOn = (basis: Derived, version: Version): Derived =>
+  onceOn(basis, version, 'derived ', () => applyAll(basis, [version], false, {}));
 
 /**
  * The finished activity of a version (null: of the master): the master's revision with every adjustment of the chain

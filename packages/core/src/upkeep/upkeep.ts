@@ -7,7 +7,7 @@ import type { Choice, Review, ReviewContext } from '../adjust/adjustment';
 import { snippet } from '../adjust/adjustment';
 import { type Adjustment, kindOfAdjustment } from '../adjust/registry';
 import { Sheet } from '../adjust/sheet';
-import { basisContent, inForce, inOrder } from '../derive/derive';
+import { derive, inForce, inOrder, onceOn } from '../derive/derive';
 
 /** What the master's change asks of one adjustment of one version. */
 export interface UpkeepEntry {
@@ -79,30 +79,28 @@ interface Reviewed {
   readonly untouched: number;
 }
 
-// A version's review holds while it and its basis stay the same objects: an edit of one version reviews one version.
-const reviewed = new WeakMap<Version, { readonly basis: Content; readonly result: Reviewed }>();
-
-/** Reviews the adjustments of one version against what it is made on now, each after those before it. */
+/** Reviews a version: once for as long as it and its basis stay the same, so that an edit of one reviews one. */
 function reviewVersion(family: Family, version: Version, context: ReviewContext): Reviewed {
-  const basis = basisContent(family, version);
-  const known = reviewed.get(version);
-  if (known?.basis === basis) return known.result;
+  const basis = derive(family, version.basis);
+  const work = () => reviewOn(basis.content, version, context);
+  // What follows another activity depends on that one too.
+  const alone = !version.adjustments.some((a) => a.kind === 'from-activity');
+  return alone ? onceOn(basis, version, 'reviewed ', work) : work();
+}
+
+/** Reviews the adjustments of a version against what it is made on now, each after those before it. */
+function reviewOn(basis: Content, version: Version, context: ReviewContext): Reviewed {
   const sheet = new Sheet(basis);
   const entries: UpkeepEntry[] = [];
   let untouchedCount = 0;
-  let alone = true;
   for (const a of inOrder(version)) {
     const kind = kindOfAdjustment(a);
-    if (a.kind === 'from-activity') alone = false;
     const review: Review<Adjustment> = kind.review(a, sheet, context);
     if (review.outcome === 'untouched') untouchedCount++;
     else entries.push(entryOf(version, a, review, sheet, kind.withWords !== undefined));
     if (!kind.inPlace && inForce(a, undefined)) for (const e of kind.apply(a, sheet, {}).edits) sheet.apply(e);
   }
-  const result = { entries, untouched: untouchedCount };
-  // What follows another activity depends on that one too.
-  if (alone) reviewed.set(version, { basis, result });
-  return result;
+  return { entries, untouched: untouchedCount };
 }
 
 function entryOf(
