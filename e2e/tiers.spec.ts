@@ -155,6 +155,10 @@ test('pages of another activity come in and follow it; only what is changed is s
   await page.getByRole('searchbox', { name: 'Find words in this version' }).fill('bubbles');
   await expect(block(page, 'pun-q1')).toBeHidden();
   await expect(block(page, 'pun-t1')).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find in the family' }).fill('claws');
+  await expect(page.getByRole('list', { name: 'Found in the family' }).getByRole('link')).toHaveText([
+    /^Core.*It walks sideways/,
+  ]);
   await kept(page);
   // Its source is corrected, and the page here follows.
   await page.goto('/bench/rock-pool');

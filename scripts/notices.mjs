@@ -44,7 +44,9 @@ writeFileSync(
 
 What ships with the application or serves it, each under its own licence; the full texts are in the packages, and those of
 the browser part are gathered at build in \`packages/web/dist/3rdpartylicenses.txt\`. The fonts are under the SIL Open Font
-License 1.1. The word list of \`dale-chall\` is that of the 1995 formula.
+License 1.1. The word list of \`dale-chall\` is that of the 1995 formula. The meanings and simpler words are made from WordNet 3.1,
+Copyright 2011 by Princeton University, under its own licence; the pictures of words are from OpenMoji 17
+(openmoji.org, the open-source emoji and icon project), under CC BY-SA 4.0.
 
 | package | version | licence | notice |
 |---|---|---|---|

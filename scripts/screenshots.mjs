@@ -15,6 +15,18 @@ const VIEWS = {
   shelf: { path: '/shelf' },
   'bench-master': { path: '/bench/puncture', act: (p) => p.locator('[data-block="pun-q3"]').focus() },
   'bench-version': { path: '/bench/rock-pool/rp-sup' },
+  'bench-doing': {
+    path: '/bench/rock-pool/rp-core',
+    act: async (p) => {
+      await p.locator('[data-block="rp-q4"]').click();
+      for (const id of ['rp-q5', 'rp-q6'])
+        await p.locator(`[data-block="${id}"]`).click({ modifiers: ['ControlOrMeta'] });
+      await p.locator('[data-doing="other-answer"]').click();
+      await p.getByRole('combobox', { name: 'Answered by' }).selectOption('single choice');
+    },
+  },
+  tiers: { path: '/bench/right-bus/tiers', act: (p) => p.getByText('Make 2 versions').waitFor() },
+  history: { path: '/bench/rock-pool/history' },
   'bench-page': {
     path: '/bench/market',
     act: async (p) => {

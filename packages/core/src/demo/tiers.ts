@@ -95,12 +95,41 @@ export function punctureTiers(bike: Family, clock: Clock): Family {
   const print = { size: 1.2, spacing: 1.2, font: '' as const, colours: '' as const };
   f = later.change(f, 'pun-sup', [{ kind: 'larger-print', print }], 'Larger print agreed in the plan');
   f = later.change(f, 'pun-sup', [{ kind: 'mix-up', targets: ['pun-q3'] }], 'Knew the order of the choices by heart');
-  return later.change(
+  f = later.change(
     f,
     'pun-core',
     [draftOtherAnswer(block(bike, 'pun-q4'), 'voice', [])],
     'Says it better than writes it',
   );
+  const extended: Version = {
+    id: 'pun-ext',
+    name: 'Extended',
+    swatch: { pattern: 'dots', colour: 'b', letter: 'H' },
+    purpose: 'For those who mend bicycles already',
+    basis: null,
+    upTo: 1,
+    adjustments: [],
+    upkeepLog: [],
+  };
+  f = { ...f, versions: [...f.versions, extended] };
+  const further: Block = {
+    id: 'pun-x1',
+    kind: 'long-text',
+    audience: 'learner',
+    prompt: 'A tube loses air, and no bubbles show. Where would you look next, and in what order?',
+    demand: 'explain',
+    points: 2,
+    key: 'The valve first, then the seam, then a longer test under pressure.',
+    lines: 5,
+    objectiveId: 'pun-o3',
+  };
+  f = later.change(
+    f,
+    'pun-ext',
+    [{ kind: 'extension-item', page: 'pun-p2', after: 'pun-q5', block: further }],
+    'Asked for more',
+  );
+  return later.change(f, 'pun-ext', [{ kind: 'goes', most: 2 }], 'May better the plan once');
 }
 
 /** A packet for one learner, of pages taken from three activities at this learner's level in each. */

@@ -71,6 +71,8 @@ import { VersionPanel } from './version-panel';
 export class Bench {
   readonly familyId = input.required<string>();
   readonly versionId = input<string>();
+  /** Words to be found on the pages, from a search in the family. */
+  readonly find = input<string>();
   protected readonly view = inject(BenchView);
   private readonly router = inject(Router);
   private readonly lostVersion = computed(() => this.versionId() && this.view.family() && !this.view.version());
@@ -81,7 +83,7 @@ export class Bench {
       this.view.versionId.set(this.versionId() ?? null);
       untracked(() => this.view.choose(null));
       this.view.filter.set('all');
-      this.view.sought.set('');
+      this.view.sought.set(this.find() ?? '');
       this.view.chosenPage.set(null);
       localStorage.setItem(
         'lorvet-bench',

@@ -1,11 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { latest, learnersWith, listOf, versionTree } from '@lorvet/core';
+import {
+  type Block,
+  blocksOf,
+  derive,
+  latest,
+  learnersWith,
+  listOf,
+  plainTextOf,
+  plainWords,
+  snippet,
+  versionTree,
+} from '@lorvet/core';
 import { upkeepWaiting } from '../store/selectors';
 import { SwatchMark } from '../ui/swatch';
 import { BenchView } from './bench-view';
 import { NewVersion } from './new-version';
+
+const MOST_FOUND = 12;
 
 /** The family: the master and its versions as a tree, and what waits. */
 @Component({
@@ -44,6 +57,31 @@ import { NewVersion } from './new-version';
           </a>
         }
       </nav>
+      <input
+        #seek
+        class="input"
+        type="search"
+        placeholder="Find in the family"
+        aria-label="Find in the family"
+        [value]="sought()"
+        (input)="sought.set(seek.value)"
+      />
+      @if (sought().trim().length > 1) {
+        <ul class="found" aria-label="Found in the family" aria-live="polite">
+          @for (x of found(); track x.key) {
+            <li>
+              <a [routerLink]="x.link" [queryParams]="{ find: sought() }"
+                ><span
+                  ><strong>{{ x.name }}</strong
+                  ><small>{{ x.words }}</small></span
+                ></a
+              >
+            </li>
+          } @empty {
+            <li class="small">Nothing in the family says “{{ sought() }}”.</li>
+          }
+        </ul>
+      }
       <button class="btn" type="button" (click)="adding.set(true)"><svg lucideIcon="plus"></svg>New version</button>
       <a class="btn quiet" [routerLink]="['/bench', family.id, 'tiers']">Make tiers by recipes</a>
       <a class="btn quiet" [routerLink]="['/bench', family.id, 'history']">History and picture</a>
@@ -109,6 +147,12 @@ import { NewVersion } from './new-version';
       font-weight: 650;
       overflow-wrap: anywhere;
     }
+    .found {
+      display: grid;
+      gap: 2px;
+      max-height: 260px;
+      overflow: auto;
+    }
     .card {
       display: grid;
       gap: 6px;
@@ -129,6 +173,29 @@ export class FamilyStrip {
   protected readonly waiting = computed(() => {
     const family = this.view.family();
     return family ? upkeepWaiting(family) : 0;
+  });
+  protected readonly sought = signal('');
+  /** The master's blocks that say what is sought, and those of versions that say it in other words than the master. */
+  protected readonly found = computed(() => {
+    const family = this.view.family();
+    const words = plainWords(this.sought());
+    if (!family || words.length < 2) return [];
+    const says = (b: Block) => plainWords(plainTextOf(b)).includes(words);
+    const master = derive(family, null).content;
+    const first = [...blocksOf(master)].filter(({ block: b }) => says(b)).map(({ block: b }) => b);
+    const known = new Set(first);
+    const hit = (name: string, link: string[], b: Block) => ({
+      key: `${link.join('/')} ${b.id}`,
+      name,
+      link,
+      words: snippet(plainTextOf(b), 60),
+    });
+    const inVersions = versionTree(family).flatMap(({ version: v }) =>
+      [...blocksOf(derive(family, v.id).content)]
+        .filter(({ block: b }) => !known.has(b) && says(b))
+        .map(({ block: b }) => hit(v.name, ['/bench', family.id, v.id], b)),
+    );
+    return [...first.map((b) => hit('Master', ['/bench', family.id], b)), ...inVersions].slice(0, MOST_FOUND);
   });
   protected readonly versions = computed(() => {
     const family = this.view.family();

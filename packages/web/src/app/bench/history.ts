@@ -9,7 +9,9 @@ import {
   learnersWith,
   listOf,
   masterChanges,
+  measureFamily,
   plainTextOf,
+  versionOf,
   versionTree,
 } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
@@ -97,6 +99,40 @@ export class History {
       revisions: family.revisions.map((r) => ({ n: r.n, x: x(r.n), note: r.note })),
       versions,
     };
+  });
+
+  protected readonly measureNames = [
+    'Pages',
+    'Items',
+    'Words',
+    'Words a sentence',
+    'Grade (Flesch–Kincaid)',
+    'Dale–Chall',
+    'Hard words',
+    'Choices',
+    'Minutes',
+    'Objectives',
+    'Supports',
+  ];
+  protected readonly measures = computed(() => {
+    const family = this.family();
+    if (!family) return [];
+    return measureFamily(family).map(({ versionId, measures: m }) => ({
+      name: versionId === null ? 'Master' : (versionOf(family, versionId)?.name ?? ''),
+      values: [
+        m.pages,
+        m.items,
+        m.words,
+        m.readability.wordsPerSentence.toFixed(1),
+        m.readability.figures.kincaid?.toFixed(1) ?? '–',
+        m.readability.figures['dale-chall']?.toFixed(1) ?? '–',
+        m.readability.hardWords.length,
+        m.choicesPerItem?.toFixed(1) ?? '–',
+        m.minutes.toFixed(0),
+        m.objectivesKept.length,
+        m.supports.length,
+      ],
+    }));
   });
 
   protected restore(n: number): void {

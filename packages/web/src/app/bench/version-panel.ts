@@ -19,6 +19,7 @@ import {
   itemsOf,
   keyIdsOf,
   kindOfAdjustment,
+  measurePages,
   originOf,
   personalFieldsIn,
   pictureIn,
@@ -186,9 +187,18 @@ export class VersionPanel {
     return (s?.basis.pages ?? []).map((p) => ({
       id: p.id,
       title: p.title,
+      facts: this.factsOf(p.id),
       kept: keep?.kind === 'keep-pages' ? keep.pages.includes(p.id) : !s?.derived.leftOut.has(p.id),
     }));
   });
+  /** A page's own measures, as the version has it. */
+  private factsOf(pageId: string): string {
+    const page = this.state()?.derived.content.pages.find((p) => p.id === pageId);
+    if (!page) return '';
+    const m = measurePages([page], []);
+    const grade = m.readability.figures.kincaid;
+    return `${m.items} items, ${m.words} words${grade === undefined ? '' : `, grade ${grade.toFixed(1)}`}`;
+  }
   protected readonly personal = computed(() => {
     const s = this.state();
     if (!s) return null;
