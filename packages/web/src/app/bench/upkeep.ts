@@ -12,7 +12,7 @@ import {
   versionOf,
 } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
-import { sourcesIn } from '../store/edits';
+import { sourcesIn } from '../store/bench-edits';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { Changes } from '../ui/changes';

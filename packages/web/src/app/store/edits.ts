@@ -1,31 +1,5 @@
+import { emptyResponse, giveOut, type Id, listOf, type Workspace } from '@lorvet/core';
 import {
-  type Adjustment,
-  carryOver,
-  type CollectionName,
-  type Content,
-  emptyResponse,
-  type Family,
-  giveOut,
-  type Id,
-  latest,
-  leaveForLater,
-  listOf,
-  rebase,
-  recordInPlace,
-  type RecordOf,
-  resolveUpkeep,
-  type ReviewContext,
-  saveRevision,
-  type Stamp,
-  type Version,
-  type Workspace,
-  withoutAdjustment,
-  withoutVersion,
-} from '@lorvet/core';
-import type { Action, ActionCreator } from '@ngrx/store';
-import { current, type Draft, original } from 'immer';
-import {
-  BenchActions,
   BringActions,
   DeskActions,
   HandOutActions,
@@ -33,77 +7,12 @@ import {
   LearnersActions,
   MarkingActions,
   ShelfActions,
-  type Stamped,
 } from './actions';
 
-type Doc = Draft<Workspace>;
-
-/** What an action does to the workspace. Without a label it cannot be undone. */
-export interface Edit {
-  readonly run: (doc: Doc, action: Action) => void;
-  readonly label?: (action: Action) => string;
-  /** Following edits with the same key are undone together: the strokes of one text. */
-  readonly mergeKey?: (action: Action) => string | undefined;
-}
-
-interface TypedEdit<A> {
-  readonly run: (doc: Doc, action: A) => void;
-  readonly label?: (action: A) => string;
-  readonly mergeKey?: (action: A) => string | undefined;
-}
-
-// The type of the action is known by its creator's type string; the table below forgets it.
-const edit = <C extends ActionCreator>(creator: C, e: TypedEdit<ReturnType<C>>): [string, Edit] => [
-  creator.type,
-  e as unknown as Edit,
-];
-
-const coreStamp = (s: Stamped): Stamp => {
-  const ids = [...s.ids];
-  return { at: s.at, author: s.author, newId: () => ids.shift() ?? `${s.at}-${Math.random()}` };
-};
-
-/** The plain workspace behind a draft: what the core's functions take. */
-const plain = (doc: Doc): Workspace => original(doc) as Workspace;
-
-function put<C extends CollectionName>(doc: Doc, collection: C, record: RecordOf<C>): void {
-  (doc[collection] as Record<string, unknown>)[record.id] = record;
-}
-
-function changeFamily(doc: Doc, id: Id, change: (family: Family) => Family): void {
-  const family = plain(doc).families[id];
-  if (family) put(doc, 'families', change(family));
-}
-
-function changeVersion(doc: Doc, familyId: Id, versionId: Id, change: (v: Version, f: Family) => Version): void {
-  changeFamily(doc, familyId, (f) => ({
-    ...f,
-    versions: f.versions.map((v) => (v.id === versionId ? change(v, f) : v)),
-  }));
-}
+import { BENCH_EDITS } from './bench-edits';
+import { changeFamily, coreStamp, edit, type Edit, plain, put } from './edit';
 
 const without = (ids: readonly Id[], id: Id) => ids.filter((x) => x !== id);
-
-/** What upkeep knows of the activities that parts were taken from. */
-export const sourcesIn = (w: Workspace): ReviewContext => ({
-  source: (id) => {
-    const last = w.families[id] && latest(w.families[id]);
-    return last && { revision: last.n, content: last.content };
-  },
-});
-
-/** A revision of one master, and what follows it in the versions of others. */
-function saved(doc: Doc, familyId: Id, content: Content, note: string, stamp: Stamped): void {
-  const settler = settlerOf(stamp);
-  changeFamily(doc, familyId, (f) => saveRevision(f, content, note, settler, sourcesIn(plain(doc))).family);
-  const now = { ...plain(doc), families: { ...plain(doc).families, ...current(doc).families } } as Workspace;
-  for (const f of listOf(plain(doc).families))
-    if (f.id !== familyId && f.versions.some((v) => v.adjustments.some((a) => takesFrom(a, familyId))))
-      put(doc, 'families', carryOver(f, settler, sourcesIn(now)));
-}
-
-const takesFrom = (a: Adjustment, familyId: Id) => a.kind === 'from-activity' && a.source.familyId === familyId;
-const settlerOf = (stamp: Stamped) => ({ at: stamp.at, by: stamp.author });
 
 function peopleIn(w: Workspace) {
   return { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
@@ -118,132 +27,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: (a) => `remove “${a.title}”`,
   }),
 
-  edit(BenchActions.masterChanged, {
-    run: (doc, { familyId, content }) => changeFamily(doc, familyId, (f) => ({ ...f, draft: content })),
-    label: (a) => a.label,
-    mergeKey: (a) => a.mergeKey,
-  }),
-  edit(BenchActions.draftDropped, {
-    run: (doc, { familyId }) =>
-      changeFamily(doc, familyId, (f) => {
-        const { draft: _, ...rest } = f;
-        return rest;
-      }),
-    label: () => 'drop the unsaved changes',
-  }),
-  edit(BenchActions.revisionSaved, {
-    run: (doc, { familyId, note, stamp }) => {
-      const draft = plain(doc).families[familyId]?.draft;
-      if (draft) saved(doc, familyId, draft, note, stamp);
-    },
-    label: () => 'save the revision',
-  }),
-  edit(BenchActions.revisionRestored, {
-    run: (doc, { familyId, n, stamp }) => {
-      const then = plain(doc).families[familyId]?.revisions.find((r) => r.n === n);
-      if (then) saved(doc, familyId, then.content, `As in revision ${n}`, stamp);
-    },
-    label: (a) => `restore revision ${a.n}`,
-  }),
-  edit(BenchActions.versionAdded, {
-    run: (doc, { familyId, version }) =>
-      changeFamily(doc, familyId, (f) => ({ ...f, versions: [...f.versions, { ...version, upTo: latest(f).n }] })),
-    label: (a) => `new version “${a.version.name}”`,
-  }),
-  edit(BenchActions.versionRevised, {
-    run: (doc, { familyId, versionId, patch }) => changeVersion(doc, familyId, versionId, (v) => ({ ...v, ...patch })),
-    label: () => 'rename the version',
-    mergeKey: (a) => `rename ${a.versionId}`,
-  }),
-  edit(BenchActions.versionRemoved, {
-    run: (doc, { familyId, versionId, heirs, stamp }) =>
-      changeFamily(doc, familyId, (f) => withoutVersion(f, versionId, heirs, settlerOf(stamp))),
-    label: (a) => `remove version “${a.name}”`,
-  }),
-  edit(BenchActions.versionRebased, {
-    run: (doc, { familyId, versionId, basis, stamp }) =>
-      changeFamily(doc, familyId, (f) => rebase(f, versionId, basis, settlerOf(stamp), sourcesIn(plain(doc))).family),
-    label: () => 'move the version to another basis',
-  }),
-  edit(BenchActions.versionsMade, {
-    run: (doc, { familyId, versions }) =>
-      changeFamily(doc, familyId, (f) => ({
-        ...f,
-        versions: [...f.versions, ...versions.map((v) => ({ ...v, upTo: latest(f).n }))],
-      })),
-    label: (a) => a.label,
-  }),
-  edit(BenchActions.recipeRun, {
-    run: (doc, { familyId, version }) => changeVersion(doc, familyId, version.id, () => version),
-    label: (a) => a.label,
-  }),
-  edit(BenchActions.recipeKept, {
-    run: (doc, { recipe }) => put(doc, 'recipes', recipe),
-    label: (a) => `recipe “${a.recipe.name}”`,
-  }),
-  edit(BenchActions.recipeRemoved, {
-    run: (doc, { id }) => {
-      delete doc.recipes[id];
-    },
-    label: (a) => `remove recipe “${a.name}”`,
-  }),
-  edit(BenchActions.upkeepLeft, {
-    run: (doc, { familyId, entries }) => changeFamily(doc, familyId, (f) => leaveForLater(f, entries)),
-    label: () => 'leave for later',
-  }),
-  edit(BenchActions.changedInPlace, {
-    run: (doc, { familyId, versionId, done, stamp }) =>
-      changeVersion(doc, familyId, versionId, (_, f) => recordInPlace(f, versionId, done, coreStamp(stamp))),
-    label: (a) => a.label,
-    mergeKey: (a) => (a.done.did === 'words' ? `words ${a.versionId} ${a.done.blockId} ${a.done.field}` : undefined),
-  }),
-  edit(BenchActions.adjustmentPatched, {
-    run: (doc, { familyId, versionId, adjustmentId, patch }) =>
-      changeVersion(doc, familyId, versionId, (v) => ({
-        ...v,
-        adjustments: v.adjustments.map((a) => {
-          if (a.id !== adjustmentId) return a;
-          const { reason, overrule, ...rest } = patch;
-          const next = { ...a, ...rest };
-          if (reason !== undefined) next.reason = { text: reason };
-          if (overrule === null) delete next.overrule;
-          else if (overrule) next.overrule = overrule;
-          return next;
-        }),
-      })),
-    label: (a) =>
-      a.patch.off === undefined
-        ? 'note on an adjustment'
-        : a.patch.off
-          ? 'switch off an adjustment'
-          : 'switch on an adjustment',
-    mergeKey: (a) => (a.patch.off === undefined ? `patch ${a.adjustmentId} ${Object.keys(a.patch).join()}` : undefined),
-  }),
-  edit(BenchActions.adjustmentRemoved, {
-    run: (doc, { familyId, versionId, adjustmentId }) =>
-      changeVersion(doc, familyId, versionId, (v) => withoutAdjustment(v, adjustmentId)),
-    label: () => 'remove an adjustment',
-  }),
-  edit(BenchActions.upkeepDecided, {
-    run: (doc, { familyId, decisions, stamp }) =>
-      changeFamily(doc, familyId, (f) => {
-        const settler = settlerOf(stamp);
-        const context = sourcesIn(plain(doc));
-        return decisions.length ? resolveUpkeep(f, decisions, settler, context) : carryOver(f, settler, context);
-      }),
-    label: (a) => (a.decisions.length === 1 ? 'decide upkeep' : `decide upkeep for ${a.decisions.length} versions`),
-  }),
-  edit(BenchActions.templateKept, {
-    run: (doc, { template }) => put(doc, 'templates', template),
-    label: (a) => `template “${a.template.name}”`,
-  }),
-  edit(BenchActions.templateRemoved, {
-    run: (doc, { id }) => {
-      delete doc.templates[id];
-    },
-    label: (a) => `remove template “${a.name}”`,
-  }),
-  edit(BenchActions.pictureAdded, { run: (doc, { asset }) => put(doc, 'assets', asset) }),
+  ...BENCH_EDITS,
 
   edit(BringActions.madeMaster, {
     run: (doc, { family, assets }) => {

@@ -4,7 +4,8 @@ import type { Action } from '@ngrx/store';
 import { produce, setAutoFreeze } from 'immer';
 import { KeepingActions } from './actions';
 import { changesBetween, joined, type RecordChange, taken } from './changes';
-import { type Edit, EDITS } from './edits';
+import type { Edit } from './edit';
+import { EDITS } from './edits';
 
 // Freezing what comes in costs a walk through all of it: it guards development and tests only.
 setAutoFreeze(isDevMode());

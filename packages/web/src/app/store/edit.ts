@@ -1,0 +1,58 @@
+import {
+  type CollectionName,
+  type Family,
+  type Id,
+  type RecordOf,
+  type Stamp,
+  type Version,
+  type Workspace,
+} from '@lorvet/core';
+import type { Action, ActionCreator } from '@ngrx/store';
+import { type Draft, original } from 'immer';
+import { type Stamped } from './actions';
+
+export type Doc = Draft<Workspace>;
+
+/** What an action does to the workspace. Without a label it cannot be undone. */
+export interface Edit {
+  readonly run: (doc: Doc, action: Action) => void;
+  readonly label?: (action: Action) => string;
+  /** Following edits with the same key are undone together: the strokes of one text. */
+  readonly mergeKey?: (action: Action) => string | undefined;
+}
+
+interface TypedEdit<A> {
+  readonly run: (doc: Doc, action: A) => void;
+  readonly label?: (action: A) => string;
+  readonly mergeKey?: (action: A) => string | undefined;
+}
+
+// The type of the action is known by its creator's type string; the table below forgets it.
+export const edit = <C extends ActionCreator>(creator: C, e: TypedEdit<ReturnType<C>>): [string, Edit] => [
+  creator.type,
+  e as unknown as Edit,
+];
+
+export const coreStamp = (s: Stamped): Stamp => {
+  const ids = [...s.ids];
+  return { at: s.at, author: s.author, newId: () => ids.shift() ?? `${s.at}-${Math.random()}` };
+};
+
+/** The plain workspace behind a draft: what the core's functions take. */
+export const plain = (doc: Doc): Workspace => original(doc) as Workspace;
+
+export function put<C extends CollectionName>(doc: Doc, collection: C, record: RecordOf<C>): void {
+  (doc[collection] as Record<string, unknown>)[record.id] = record;
+}
+
+export function changeFamily(doc: Doc, id: Id, change: (family: Family) => Family): void {
+  const family = plain(doc).families[id];
+  if (family) put(doc, 'families', change(family));
+}
+
+export function changeVersion(doc: Doc, familyId: Id, versionId: Id, change: (v: Version, f: Family) => Version): void {
+  changeFamily(doc, familyId, (f) => ({
+    ...f,
+    versions: f.versions.map((v) => (v.id === versionId ? change(v, f) : v)),
+  }));
+}
