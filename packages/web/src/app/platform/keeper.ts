@@ -111,8 +111,8 @@ export class Keeper {
   }
 
   private async drain(): Promise<void> {
-    // One turn later, so that changes made together are written together.
-    await Promise.resolve();
+    // One turn later, so that changes made together are written together, and the page is drawn before they are copied.
+    await new Promise((turn) => setTimeout(turn));
     for (let next = this.waiting.entries().next(); !next.done; next = this.waiting.entries().next()) {
       const [key, value] = next.value;
       this.waiting.delete(key);

@@ -1,5 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
-import { derive, emptyWorkspace, type Family, latest, type Page, type Workspace } from '@lorvet/core';
+import {
+  derive,
+  emptyWorkspace,
+  type Family,
+  latest,
+  type Page,
+  pendingUpkeep,
+  type Recipe,
+  SHIPPED_RECIPES,
+  waits,
+  type Workspace,
+} from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
 import {
   BenchActions,
@@ -41,6 +52,20 @@ describe('undo and redo', () => {
         name: 'Supported',
         heirs: 'take-over',
         stamp,
+      }),
+      BenchActions.versionRebased({ familyId: 'rock-pool', versionId: 'rp-oriel', basis: 'rp-core', stamp }),
+      BenchActions.versionsMade({
+        familyId: 'rock-pool',
+        versions: family(start)
+          .versions.slice(0, 1)
+          .map((v) => ({ ...v, id: 'made' })),
+        label: 'tiers',
+      }),
+      BenchActions.recipeKept({ recipe: SHIPPED_RECIPES[0] as Recipe }),
+      BenchActions.revisionRestored({ familyId: 'rock-pool', n: 1, stamp }),
+      BenchActions.upkeepLeft({
+        familyId: 'rock-pool',
+        entries: pendingUpkeep(family(start)).entries.filter(waits),
       }),
       write('It walks to the side.'),
       BringActions.addedToMaster({ familyId: 'puncture', content: master, assets: [lone], label: 'bring in' }),
@@ -151,6 +176,21 @@ describe('saving a revision', () => {
     expect(family(saved).draft).toBeUndefined();
     expect(family(saved).versions.find((v) => v.id === 'rp-ext')?.upTo).toBe(4);
     expect(family(saved).versions.find((v) => v.id === 'rp-core')?.upTo).toBe(2);
+  });
+});
+
+describe('a part of another activity', () => {
+  it('follows it when a revision is saved there, and one step back takes both back', () => {
+    const packet = (s: LorvetState) => derive(family(s, 'market'), 'mk-oriel').content;
+    const content = latest(family(start)).content;
+    const pages = content.pages.map((p) => (p.id === 'rp-p2' ? { ...p, title: 'Who is at home?' } : p));
+    const drafted = reducer(
+      start,
+      BenchActions.masterChanged({ familyId: 'rock-pool', content: { ...content, pages }, label: 'title' }),
+    );
+    const saved = reducer(drafted, BenchActions.revisionSaved({ familyId: 'rock-pool', note: '', stamp }));
+    expect(packet(saved).pages.map((p) => p.title)).toContain('Who is at home?');
+    expect(packet(undo(saved))).toEqual(packet(start));
   });
 });
 

@@ -1,0 +1,38 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { Media } from './media';
+import { DeskPart, type LearnerBlockOf } from './part';
+
+/** Something to hear or to watch. */
+@Component({
+  selector: 'lv-recorded-desk',
+  imports: [Media],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (block().title) {
+      <p class="title">{{ block().title }}</p>
+    }
+    <lv-media [assetId]="block().assetId" [what]="what()" [label]="block().title" />
+    @if (block().transcript) {
+      <details>
+        <summary>What is said</summary>
+        <p>{{ block().transcript }}</p>
+      </details>
+    }
+  `,
+  styles: `
+    .title {
+      font-weight: 650;
+      margin-bottom: 6px;
+    }
+    summary {
+      min-height: 40px;
+      cursor: pointer;
+    }
+    details p {
+      white-space: pre-wrap;
+    }
+  `,
+})
+export class RecordedDesk extends DeskPart<LearnerBlockOf<'audio' | 'video'>> {
+  protected readonly what = computed(() => (this.block().kind === 'audio' ? 'sound' : 'video'));
+}
