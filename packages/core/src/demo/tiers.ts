@@ -163,12 +163,12 @@ export function personalPacket(market: Family, from: readonly [Family, Family], 
     after = part.part.page.id;
     return draft;
   };
-  const pages = [taken(pool, 'rp-p2', true, 'mo1'), taken(bike, 'pun-p1', false, 'mo2')];
+  const pages = [taken(pool, 'rp-p2', true, 'mo1'), taken(bike, 'pun-p2', false, 'mo2')];
   f = later.change(
     f,
     'mk-oriel',
     pages,
-    'Counting and naming from the pool, tools from the bicycle',
+    'Counting and naming from the pool, reasons from the bicycle',
     '2 pages from elsewhere',
   );
   f = later.change(f, 'mk-oriel', [{ kind: 'one-at-a-time' }], 'Loses the thread on full pages');
