@@ -60,14 +60,17 @@ function heapOf(make: () => unknown): number {
   return bytes;
 }
 
+/** Runs before the first that counts: the engine compiles what it meets often. */
+const WARM = 12;
+
 /** Median of several runs in milliseconds; `prepare` is not counted. */
-function median<T>(prepare: () => T, work: (input: T) => unknown, runs = 9): number {
-  const times = Array.from({ length: runs + 2 }, () => {
+function median<T>(prepare: () => T, work: (input: T) => unknown, runs = 31): number {
+  const times = Array.from({ length: runs + WARM }, () => {
     const input = prepare();
     const start = performance.now();
     work(input);
     return performance.now() - start;
-  }).slice(2);
+  }).slice(WARM);
   return times.sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
 }
 
