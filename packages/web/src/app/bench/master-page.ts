@@ -1,14 +1,5 @@
 import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  ElementRef,
-  inject,
-  signal,
-  untracked,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
@@ -31,6 +22,7 @@ import { BenchActions } from '../store/actions';
 import { isTyping } from '../ui/keys';
 import { Notice } from '../ui/notice';
 import { PageMarkView } from '../ui/page-mark';
+import { growing } from '../ui/growing';
 import { Near } from '../ui/near';
 import { Words } from '../ui/words';
 import { AnswerSheet } from './answer-sheet';
@@ -81,9 +73,9 @@ export class MasterPage {
     return master ? numbersOf(master) : new Map<Id, number>();
   });
   /** How many blocks are on the page: a few more with each frame, then as their foot comes near, so that a large master opens at once. */
-  private readonly budget = signal(FIRST_BLOCKS);
+  protected readonly blocks = growing(() => void this.view.familyId(), FIRST_BLOCKS, ALWAYS);
   protected readonly shown = computed(() => {
-    let left = this.budget();
+    let left = this.blocks.budget();
     return (this.view.master()?.pages ?? []).flatMap((page) => {
       if (left <= 0) return [];
       const blocks = left >= page.blocks.length ? page.blocks : page.blocks.slice(0, left);
@@ -99,24 +91,6 @@ export class MasterPage {
     const family = this.view.family();
     return family ? latest(family).n + 1 : 1;
   });
-
-  constructor() {
-    effect((onCleanup) => {
-      this.view.familyId();
-      this.budget.set(FIRST_BLOCKS);
-      let frame = 0;
-      const more = () => {
-        this.grow();
-        if (untracked(this.budget) < ALWAYS) frame = requestAnimationFrame(more);
-      };
-      frame = requestAnimationFrame(more);
-      onCleanup(() => cancelAnimationFrame(frame));
-    });
-  }
-
-  protected grow(): void {
-    this.budget.update((n) => n + FIRST_BLOCKS);
-  }
 
   protected name(block: Block): string {
     return nameOf(block, this.numbers().get(block.id) ?? 0);
@@ -247,7 +221,7 @@ export class MasterPage {
     for (const p of this.view.master()?.pages ?? []) {
       const at = p.blocks.findIndex((b) => b.id === id);
       if (at >= 0 || p.id === id) {
-        this.budget.update((old) => Math.max(old, n + at + FIRST_BLOCKS));
+        this.blocks.reach(n + at + FIRST_BLOCKS);
         return;
       }
       n += p.blocks.length + 1;

@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal, effect } from '@angular/core';
 import { Router } from '@angular/router';
-import { COLOURS, PATTERNS, type Swatch, versionTree } from '@lorvet/core';
+import { type Swatch, versionTree } from '@lorvet/core';
 import { Dialog } from 'primeng/dialog';
 import { Clock } from '../platform/clock';
 import { BenchActions } from '../store/actions';
+import { drawSwatch } from '../ui/draw-swatch';
 import { SwatchMark } from '../ui/swatch';
 import { BenchView } from './bench-view';
 
@@ -91,22 +92,12 @@ export class NewVersion {
   }
 
   protected draw(): void {
-    const used = this.versions().map((v) => v.swatch);
-    const free = <T>(all: readonly T[], taken: readonly T[]) => {
-      const left = all.filter((x) => !taken.includes(x));
-      return this.clock.pick(left.length ? left : all);
-    };
-    this.swatch.set({
-      pattern: free(
-        PATTERNS,
-        used.map((s) => s.pattern),
+    this.swatch.set(
+      drawSwatch(
+        this.clock,
+        this.versions().map((v) => v.swatch),
       ),
-      colour: free(
-        COLOURS,
-        used.map((s) => s.colour),
-      ),
-      letter: this.clock.letter(used.map((s) => s.letter)),
-    });
+    );
   }
 
   protected make(name: string, basis: string, learnerId: string): void {

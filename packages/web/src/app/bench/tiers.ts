@@ -3,7 +3,6 @@ import { Router, RouterLink } from '@angular/router';
 import {
   type Block,
   classify,
-  COLOURS,
   compareVersions,
   derive,
   type Family,
@@ -11,17 +10,16 @@ import {
   latest,
   listOf,
   measure,
-  PATTERNS,
   type Recipe,
   runRecipe,
   SHIPPED_RECIPES,
-  type Swatch,
   type Version,
 } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { Words } from '../platform/words';
 import { BenchActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { drawSwatch } from '../ui/draw-swatch';
 import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
@@ -141,7 +139,10 @@ export class Tiers {
       const fresh: Version = {
         id,
         name: r.name,
-        swatch: this.swatch([...family.versions, ...drafts]),
+        swatch: drawSwatch(
+          this.clock,
+          [...family.versions, ...drafts].map((v) => v.swatch),
+        ),
         purpose: r.purpose,
         basis: null,
         upTo: latest(family).n,
@@ -155,24 +156,6 @@ export class Tiers {
     }
     this.budget.set(FIRST_ROWS);
     this.trial.set({ family: trial, drafts });
-  }
-
-  private swatch(others: readonly Version[]): Swatch {
-    const free = <T>(all: readonly T[], used: readonly T[]) => {
-      const left = all.filter((x) => !used.includes(x));
-      return this.clock.pick(left.length ? left : all);
-    };
-    return {
-      pattern: free(
-        PATTERNS,
-        others.map((v) => v.swatch.pattern),
-      ),
-      colour: free(
-        COLOURS,
-        others.map((v) => v.swatch.colour),
-      ),
-      letter: this.clock.letter(others.map((v) => v.swatch.letter)),
-    };
   }
 }
 

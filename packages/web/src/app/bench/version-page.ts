@@ -1,13 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  ElementRef,
-  inject,
-  signal,
-  untracked,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
@@ -29,6 +20,7 @@ import {
   wordsOf,
 } from '@lorvet/core';
 import { isTyping } from '../ui/keys';
+import { growing } from '../ui/growing';
 import { Near } from '../ui/near';
 import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
@@ -109,9 +101,17 @@ export class VersionPage {
       .filter((p) => p.rows.length > 0 || (!p.kept && filter !== 'changed' && !sought));
   });
   /** How many rows are on the page: a few more with each frame, then as their foot comes near. */
-  private readonly budget = signal(FIRST_ROWS);
+  protected readonly rows = growing(
+    () => {
+      this.view.versionId();
+      this.view.filter();
+      this.view.sought();
+    },
+    FIRST_ROWS,
+    ALWAYS,
+  );
   protected readonly shown = computed(() => {
-    let left = this.budget();
+    let left = this.rows.budget();
     return this.pages().flatMap((p) => {
       if (left <= 0) return [];
       const rows = p.kept ? p.rows.slice(0, left) : [];
@@ -128,26 +128,6 @@ export class VersionPage {
   });
   // A row that has not changed stays the same object, so that only what changed is drawn anew.
   private readonly lines = new Map<Id, { row: CompareRow; line: Line }>();
-
-  constructor() {
-    effect((onCleanup) => {
-      this.view.versionId();
-      this.view.filter();
-      this.view.sought();
-      this.budget.set(FIRST_ROWS);
-      let frame = 0;
-      const more = () => {
-        this.grow();
-        if (untracked(this.budget) < ALWAYS) frame = requestAnimationFrame(more);
-      };
-      frame = requestAnimationFrame(more);
-      onCleanup(() => cancelAnimationFrame(frame));
-    });
-  }
-
-  protected grow(): void {
-    this.budget.update((n) => n + FIRST_ROWS);
-  }
 
   private lineOf(row: CompareRow): Line {
     const known = this.lines.get(row.id);
