@@ -47,7 +47,7 @@ export * from './assign/one-by-one';
 export * from './adjust/drafts';
 export { canMix, mixedContent } from './adjust/mixing';
 export { canDraw } from './adjust/other-numbers';
-export { takenPart } from './adjust/from-activity';
+export { takenPart, type TakenPlace, takenTogether } from './adjust/from-activity';
 export { ANSWER_WAYS, type AnswerWay, turned, waysFor } from './adjust/turning';
 export { type Given } from './activity/blocks/number';
 export { valueOf } from './activity/formula';

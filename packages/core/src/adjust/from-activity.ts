@@ -68,6 +68,41 @@ export function takenPart(
   return onPage === null ? undefined : { part: { what: 'block', onPage, block: asBlock(found) }, source: kept };
 }
 
+/** Where parts of another activity are to stand: pages after a page, blocks on a page after a block; null is first. */
+export interface TakenPlace {
+  readonly afterPage: Id | null;
+  readonly onPage: Id | null;
+  readonly afterBlock: Id | null;
+}
+
+/**
+ * Pages and blocks taken together, in the order in which they stand where they come from, each after the one before it.
+ * A block whose page is taken too comes with its page.
+ */
+export function takenTogether(
+  from: { readonly familyId: Id; readonly revision: number; readonly content: Content },
+  picked: ReadonlySet<Id>,
+  place: TakenPlace,
+  newId: () => Id,
+): Pick<FromActivity, 'part' | 'source' | 'after'>[] {
+  let { afterPage, afterBlock } = place;
+  const ids = from.content.pages.flatMap((p) =>
+    picked.has(p.id) ? [p.id] : p.blocks.filter((b) => picked.has(b.id)).map((b) => b.id),
+  );
+  return ids.flatMap((id) => {
+    const taken = takenPart(from, id, newId(), place.onPage);
+    if (!taken) return [];
+    if (taken.part.what === 'page') {
+      const made = { after: afterPage, ...taken };
+      afterPage = taken.part.page.id;
+      return [made];
+    }
+    const made = { after: afterBlock, ...taken };
+    afterBlock = taken.part.block.id;
+    return [made];
+  });
+}
+
 const partId = (a: FromActivity): Id => (a.part.what === 'page' ? a.part.page.id : a.part.block.id);
 const blocksIn = (a: FromActivity): readonly Block[] => (a.part.what === 'page' ? a.part.page.blocks : [a.part.block]);
 const called = (a: FromActivity) =>

@@ -15,17 +15,23 @@ export interface TextMerge {
   readonly regions: readonly MergeRegion[];
 }
 
+/** Tokens of texts met lately are kept up to so many: a correction meets the same two texts in every version. */
+const TOKENS_KEPT = 100_000;
+const taken = new Map<string, string[]>();
+let tokensTaken = 0;
+
 /** Words and marks, each with the space before it, so that joining the tokens gives the text back. */
 export function tokens(text: string): string[] {
-  let known = taken.get(text);
-  if (!known) {
-    // A correction meets the same two texts in every version: a few are kept.
-    if (taken.size >= 200) taken.clear();
-    taken.set(text, (known = parted(text)));
+  const known = taken.get(text);
+  if (known) return known;
+  const fresh = parted(text);
+  if ((tokensTaken += fresh.length) > TOKENS_KEPT) {
+    taken.clear();
+    tokensTaken = fresh.length;
   }
-  return known;
+  taken.set(text, fresh);
+  return fresh;
 }
-const taken = new Map<string, string[]>();
 
 function parted(text: string): string[] {
   return ` ${text}`.match(/\s*[\p{L}\p{N}'’-]+|\s*[^\s\p{L}\p{N}]|\s+$/gu) ?? [];
@@ -45,26 +51,41 @@ const PLAIN: Manner = { apart: tokens, together: (parts) => trimLead(join(parts)
 const RICH: Manner = { apart: richTokens, together: fromRichTokens };
 const hasMarks = (text: string): boolean => /[*_\\]|^\s*(?:[-+]|\d+[.)])\s/m.test(text);
 
-function merge(old: string, master: string, version: string, { apart, together }: Manner): TextMerge {
-  const found = diff3Merge(apart(master), apart(old), apart(version), { excludeFalseConflicts: true });
-  return {
-    clean: found.every((r) => !r.conflict),
-    text: together(found.flatMap((r) => r.conflict?.b ?? r.ok ?? [])),
-    // Only for showing: most merges are asked for their text alone.
-    get regions() {
-      return found.map((r): MergeRegion =>
-        r.conflict
-          ? {
-              kind: 'conflict',
-              old: together(r.conflict.o),
-              master: together(r.conflict.a),
-              version: together(r.conflict.b),
-            }
-          : { kind: 'agreed', text: together(r.ok ?? []) },
-      );
-    },
-  };
+type Found = ReturnType<typeof diff3Merge<string>>;
+
+/** What node-diff3 finds; its regions are put into words only for showing, since most merges are asked for their text. */
+class Merged implements TextMerge {
+  readonly clean: boolean;
+  readonly text: string;
+
+  constructor(
+    private readonly found: Found,
+    private readonly together: Manner['together'],
+  ) {
+    this.clean = found.every((r) => !r.conflict);
+    const [first] = found;
+    this.text = together(found.length === 1 && first ? sideOf(first) : found.flatMap(sideOf));
+  }
+
+  get regions(): readonly MergeRegion[] {
+    const { together } = this;
+    return this.found.map((r): MergeRegion =>
+      r.conflict
+        ? {
+            kind: 'conflict',
+            old: together(r.conflict.o),
+            master: together(r.conflict.a),
+            version: together(r.conflict.b),
+          }
+        : { kind: 'agreed', text: together(r.ok ?? []) },
+    );
+  }
 }
+
+const sideOf = (r: Found[number]): string[] => r.conflict?.b ?? r.ok ?? [];
+
+const merge = (old: string, master: string, version: string, { apart, together }: Manner): TextMerge =>
+  new Merged(diff3Merge(apart(master), apart(old), apart(version), { excludeFalseConflicts: true }), together);
 
 /** Three-way merge of two rewordings of `old`, word by word (diff3, as node-diff3 computes it). */
 export const mergeText = (old: string, master: string, version: string): TextMerge =>

@@ -1,90 +1,37 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
-import { latest, listOf, takenPart } from '@lorvet/core';
+import { type Block, type Id, labelOf, latest, listOf, takenTogether, wordsOf } from '@lorvet/core';
 import { Dialog } from 'primeng/dialog';
 import { Clock } from '../platform/clock';
 import { BenchView } from './bench-view';
 
-/** Brings pages of another activity into a version, at a chosen place; they follow their source, or stay as they are. */
+/** What a block is called in a list to pick from: its kind, and how its words begin. */
+const called = (b: Block): string => {
+  const text = wordsOf(b)[0]?.text ?? '';
+  return text.length > 60 ? `${text.slice(0, 59)}…` : text;
+};
+
+const many = (n: number, word: string): string => (n ? `${n} ${n === 1 ? word : `${word}s`}` : '');
+
+/** Brings pages and blocks of another activity into a version, at a chosen place; they follow their source, or stay. */
 @Component({
   selector: 'lv-from-elsewhere',
   imports: [Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <p-dialog
-      header="Pages from another activity"
-      [visible]="open()"
-      (visibleChange)="open.set($event)"
-      [modal]="true"
-      [draggable]="false"
-      closeAriaLabel="Close"
-      [style]="{ width: '480px' }"
-    >
-      <form class="stack" (submit)="$event.preventDefault(); take(after.value, follow.checked)">
-        <label class="field"
-          >Activity
-          <select #from (change)="familyId.set(from.value); picked.set([])">
-            @for (f of families(); track f.id) {
-              <option [value]="f.id" [selected]="f.id === source()?.id">{{ f.title }}</option>
-            }
-          </select>
-        </label>
-        <fieldset>
-          <legend>Pages</legend>
-          @for (p of source()?.pages ?? []; track p.id) {
-            <label class="check"
-              ><input type="checkbox" [checked]="picked().includes(p.id)" (change)="toggle(p.id)" />{{
-                p.title || 'Page ' + ($index + 1)
-              }}
-              <span class="small">{{ p.blocks.length }} blocks</span></label
-            >
-          }
-        </fieldset>
-        <label class="field"
-          >After
-          <select #after>
-            <option value="">nothing: they come first</option>
-            @for (p of here(); track p.id) {
-              <option [value]="p.id" [selected]="$last">{{ p.title }}</option>
-            }
-          </select>
-        </label>
-        <label class="check"
-          ><input type="checkbox" #follow checked />Follow the activity: its corrections come here too</label
-        >
-        <div class="row end">
-          <button class="btn" type="button" (click)="open.set(false)">Cancel</button>
-          <button class="btn main" type="submit" [disabled]="!picked().length">
-            Bring in {{ picked().length || '' }} {{ picked().length === 1 ? 'page' : 'pages' }}
-          </button>
-        </div>
-      </form>
-    </p-dialog>
-  `,
-  styles: `
-    fieldset {
-      max-height: 240px;
-      overflow: auto;
-      margin: 0;
-      padding: 4px 10px 6px;
-      border: 1px solid var(--line);
-      border-radius: var(--r);
-    }
-    legend {
-      font-size: 13px;
-      font-weight: 600;
-      color: var(--ink-2);
-    }
-    .end {
-      justify-content: flex-end;
-    }
-  `,
+  templateUrl: './from-elsewhere.html',
+  styleUrl: './from-elsewhere.css',
 })
 export class FromElsewhere {
   readonly open = model(false);
   private readonly view = inject(BenchView);
   private readonly clock = inject(Clock);
-  protected readonly familyId = signal('');
-  protected readonly picked = signal<readonly string[]>([]);
+  protected readonly called = called;
+  protected readonly labelOf = labelOf;
+  protected readonly familyId = signal<Id>('');
+  /** Pages and blocks, by id. */
+  protected readonly picked = signal<ReadonlySet<Id>>(new Set());
+  protected readonly follow = signal(true);
+  private readonly askedPage = signal<Id | null>(null);
+
   protected readonly families = computed(() =>
     listOf(this.view.work.families())
       .filter((f) => f.id !== this.view.familyId())
@@ -93,32 +40,69 @@ export class FromElsewhere {
   protected readonly source = computed(() => {
     const id = this.familyId() || this.families()[0]?.id;
     const family = id ? this.view.work.families()[id] : undefined;
-    return family ? { id: family.id, revision: latest(family).n, ...latest(family).content } : undefined;
+    return family && { familyId: family.id, revision: latest(family).n, content: latest(family).content };
   });
   protected readonly here = computed(() => this.view.derived()?.content.pages ?? []);
+  /** The page that blocks go to: the one asked for, the one of the chosen block, or the last. */
+  protected readonly onPage = computed(() => {
+    const pages = this.here();
+    const chosen = this.view.chosen();
+    return (
+      pages.find((p) => p.id === this.askedPage()) ??
+      pages.find((p) => p.blocks.some((b) => b.id === chosen)) ??
+      pages.at(-1)
+    );
+  });
+  protected readonly neighbour = computed(() => {
+    const page = this.onPage();
+    return page?.blocks.find((b) => b.id === this.view.chosen())?.id ?? page?.blocks.at(-1)?.id ?? '';
+  });
+  /** How many pages and, beside them, how many single blocks are picked. */
+  protected readonly taking = computed(() => {
+    const picked = this.picked();
+    const pages = this.source()?.content.pages ?? [];
+    return {
+      pages: pages.filter((p) => picked.has(p.id)).length,
+      blocks: pages.filter((p) => !picked.has(p.id)).flatMap((p) => p.blocks.filter((b) => picked.has(b.id))).length,
+    };
+  });
+  protected readonly what = computed(() => {
+    const { pages, blocks } = this.taking();
+    return [many(pages, 'page'), many(blocks, 'block')].filter(Boolean).join(' and ');
+  });
 
-  protected toggle(id: string): void {
-    const now = this.picked();
-    this.picked.set(now.includes(id) ? now.filter((x) => x !== id) : [...now, id]);
+  protected choose(familyId: Id): void {
+    this.familyId.set(familyId);
+    this.picked.set(new Set());
   }
 
-  protected take(place: string, follow: boolean): void {
+  protected toggle(id: Id): void {
+    const next = new Set(this.picked());
+    if (!next.delete(id)) next.add(id);
+    this.picked.set(next);
+  }
+
+  protected goTo(pageId: Id): void {
+    this.askedPage.set(pageId);
+  }
+
+  protected take(afterPage: Id, afterBlock: Id): void {
     const source = this.source();
-    if (!source) return;
-    let after = place || null;
-    const drafts = source.pages
-      .filter((p) => this.picked().includes(p.id))
-      .flatMap((p) => {
-        const from = { familyId: source.id, revision: source.revision, content: source };
-        const taken = takenPart(from, p.id, this.clock.newId(), null);
-        if (!taken) return [];
-        const draft = { kind: 'from-activity' as const, after, follow, ...taken };
-        after = taken.part.what === 'page' ? taken.part.page.id : after;
-        return [draft];
-      });
-    const name = `${drafts.length} ${drafts.length === 1 ? 'page' : 'pages'} from “${source.title}”`;
+    if (!source || !this.what()) return;
+    const place = {
+      afterPage: afterPage || null,
+      onPage: this.onPage()?.id ?? null,
+      afterBlock: afterBlock || null,
+    };
+    const drafts = takenTogether(source, this.picked(), place, () => this.clock.newId()).map((taken) => ({
+      kind: 'from-activity' as const,
+      follow: this.follow(),
+      ...taken,
+    }));
+    const name = `${this.what()} from “${source.content.title}”`;
     this.view.recorded({ did: 'adjust', drafts, name }, name);
-    this.picked.set([]);
+    this.picked.set(new Set());
+    this.askedPage.set(null);
     this.open.set(false);
   }
 }
