@@ -58,7 +58,7 @@ export { SHIPPED_RECIPES } from './recipe/shipped';
 export { type ComparePage, type CompareRow, compareVersions } from './derive/compare';
 export * from './derive/derive';
 export { BACKUP_FORMAT, readBackup, writeBackup } from './formats/backup';
-export { base64 } from './formats/base64';
+export { base64, fromBase64 } from './formats/base64';
 export * from './formats/class-list';
 export { placesOf, Problem } from './formats/problem';
 export * from './learners/learner';

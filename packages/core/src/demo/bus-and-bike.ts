@@ -48,6 +48,14 @@ export function rightBus(clock: Clock, pictureId: string): Family {
           { o: O.plan, demand: 'apply' },
         ),
         b.number('bus-q5', 'You take the 8:40. How many minutes too early are you?', 20, 'minutes', { o: O.time }),
+        b.number('bus-q7', 'A ticket costs 3 coins. How many coins do 5 tickets cost?', 15, 'coins', {
+          o: O.plan,
+          given: [
+            { name: 'a', value: 3, min: 2, max: 6, step: 1 },
+            { name: 'b', value: 5, min: 2, max: 9, step: 1 },
+          ],
+          formula: 'a * b',
+        }),
         b.long('bus-q6', 'Which bus would you take, and why?', 'Names a departure before 9:00 and gives a reason.', {
           o: O.plan,
         }),

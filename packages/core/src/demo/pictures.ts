@@ -37,3 +37,12 @@ export const PUNCTURE = svg(
   <g transform="translate(474 40)"><path d="M0 54L64 2l12 10L16 66q-14 2 -16 -12z" fill="#A23F25"/><text x="2" y="92" font-family="sans-serif" font-size="17" fill="#241F1A">tyre lever</text></g>
   <g transform="translate(350 160)"><rect width="150" height="18" rx="9" fill="#574D43"/><rect x="146" y="4" width="60" height="10" rx="5" fill="#938468"/><text x="214" y="17" font-family="sans-serif" font-size="17" fill="#241F1A">pump</text></g>`,
 );
+
+export const TYRE_LEVER = svg(
+  640,
+  220,
+  `<rect width="640" height="220" fill="#FAF6EE"/>
+  <path d="M40 250A300 300 0 0 1 600 250" fill="none" stroke="#241F1A" stroke-width="46"/><path d="M84 262A258 258 0 0 1 556 262" fill="none" stroke="#938468" stroke-width="20"/>
+  <path d="M332 84l20 -52" stroke="#241F1A" stroke-width="34" stroke-linecap="round"/><path d="M300 108L402 6l16 14L318 122q-20 6 -18 -14z" fill="#A23F25"/>
+  <g font-family="sans-serif" font-size="19" fill="#241F1A"><text x="430" y="30">tyre lever</text><text x="60" y="70">tyre</text><text x="290" y="206">rim</text></g>`,
+);

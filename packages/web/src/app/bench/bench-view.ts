@@ -15,6 +15,7 @@ import {
   versionOf,
 } from '@lorvet/core';
 import { WorkspaceStore } from '../store/workspace';
+import { afterDrawing } from '../ui/after-drawing';
 import type { Selection } from './doings';
 
 const EMPTY: Content = { title: '', subject: '', ages: '', objectives: [], pages: [] };
@@ -56,10 +57,14 @@ export class BenchView {
     return family ? learnersWith(listOf(this.work.handOuts()), family.id, this.versionId()) : [];
   });
 
-  /** What is chosen of a version, with its pages. */
+  /** The choice as the panels speak of it: they follow once the page has shown it. */
+  private readonly spokenOf = afterDrawing(computed(() => ({ chosen: this.chosen(), also: this.also() })));
+  readonly chosenInPanel = computed(() => this.spokenOf().chosen);
+  /** What is chosen of a version, with its pages, for the panels. */
   readonly selection = computed<Selection>(() => {
     const content = this.derived()?.content ?? EMPTY;
-    const ids = new Set([...this.also(), this.chosen() ?? '']);
+    const { chosen, also } = this.spokenOf();
+    const ids = new Set([...also, chosen ?? '']);
     const blocks = content.pages.flatMap((p) => p.blocks.filter((b) => ids.has(b.id)));
     const pages = blocks.length ? content.pages.filter((p) => p.blocks.some((b) => ids.has(b.id))) : content.pages;
     return { content, blocks, pages };

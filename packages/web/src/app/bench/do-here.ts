@@ -23,6 +23,7 @@ import {
 } from '@lorvet/core';
 import { Words } from '../platform/words';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { afterDrawing } from '../ui/after-drawing';
 import { BenchView } from './bench-view';
 import { actName, type Doing, DOINGS, type Selection, settled, type Values } from './doings';
 
@@ -151,12 +152,13 @@ export class DoHere {
   private readonly values = signal<Values>({});
   private readonly lexicon = signal<Lexicon>(NO_WORDS);
 
-  protected readonly groups = computed(() => {
+  private readonly suiting = computed(() => {
     const s = this.selection();
     return GROUPS.map((group) => ({ group, doings: DOINGS.filter((d) => d.group === group && d.suits(s)) })).filter(
       (g) => g.doings.length,
     );
   });
+  protected readonly groups = afterDrawing(this.suiting, []);
   protected readonly fields = computed(() => this.open()?.fields(this.selection()) ?? []);
 
   protected readonly preview = computed(() => {

@@ -30,7 +30,10 @@ export class FromElsewhere {
   /** Pages and blocks, by id. */
   protected readonly picked = signal<ReadonlySet<Id>>(new Set());
   protected readonly follow = signal(true);
-  private readonly askedPage = signal<Id | null>(null);
+  /** Places asked for; null until somebody chooses, '' for the first. */
+  protected readonly afterPage = signal<Id | null>(null);
+  protected readonly toPage = signal<Id | null>(null);
+  protected readonly afterBlock = signal<Id | null>(null);
 
   protected readonly families = computed(() =>
     listOf(this.view.work.families())
@@ -48,14 +51,15 @@ export class FromElsewhere {
     const pages = this.here();
     const chosen = this.view.chosen();
     return (
-      pages.find((p) => p.id === this.askedPage()) ??
+      pages.find((p) => p.id === this.toPage()) ??
       pages.find((p) => p.blocks.some((b) => b.id === chosen)) ??
       pages.at(-1)
     );
   });
-  protected readonly neighbour = computed(() => {
-    const page = this.onPage();
-    return page?.blocks.find((b) => b.id === this.view.chosen())?.id ?? page?.blocks.at(-1)?.id ?? '';
+  protected readonly pageBefore = computed(() => this.afterPage() ?? this.here().at(-1)?.id ?? '');
+  protected readonly blockBefore = computed(() => {
+    const blocks = this.onPage()?.blocks ?? [];
+    return this.afterBlock() ?? (blocks.find((b) => b.id === this.view.chosen()) ?? blocks.at(-1))?.id ?? '';
   });
   /** How many pages and, beside them, how many single blocks are picked. */
   protected readonly taking = computed(() => {
@@ -82,17 +86,13 @@ export class FromElsewhere {
     this.picked.set(next);
   }
 
-  protected goTo(pageId: Id): void {
-    this.askedPage.set(pageId);
-  }
-
-  protected take(afterPage: Id, afterBlock: Id): void {
+  protected take(): void {
     const source = this.source();
     if (!source || !this.what()) return;
     const place = {
-      afterPage: afterPage || null,
+      afterPage: this.pageBefore() || null,
       onPage: this.onPage()?.id ?? null,
-      afterBlock: afterBlock || null,
+      afterBlock: this.blockBefore() || null,
     };
     const drafts = takenTogether(source, this.picked(), place, () => this.clock.newId()).map((taken) => ({
       kind: 'from-activity' as const,
@@ -102,7 +102,7 @@ export class FromElsewhere {
     const name = `${this.what()} from “${source.content.title}”`;
     this.view.recorded({ did: 'adjust', drafts, name }, name);
     this.picked.set(new Set());
-    this.askedPage.set(null);
+    for (const place of [this.afterPage, this.toPage, this.afterBlock]) place.set(null);
     this.open.set(false);
   }
 }

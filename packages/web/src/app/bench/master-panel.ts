@@ -220,7 +220,7 @@ export class MasterPanel {
   protected readonly measures = measured(() => this.view.master());
   protected readonly chosen = computed(() => {
     const master = this.view.master();
-    const block = master && findBlock(master, this.view.chosen() ?? '')?.block;
+    const block = master && findBlock(master, this.view.chosenInPanel() ?? '')?.block;
     if (!master || !block) return null;
     const canBeTeachers = ['text', 'instruction', 'picture', 'heading'].includes(block.kind);
     return {
@@ -232,7 +232,7 @@ export class MasterPanel {
   });
   protected readonly uses = computed(() => {
     const family = this.view.family();
-    const id = this.view.chosen();
+    const id = this.view.chosenInPanel();
     return family && id ? whereUsed(family, id, listOf(this.view.work.handOuts())) : [];
   });
 

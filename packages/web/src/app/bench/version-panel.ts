@@ -91,7 +91,7 @@ export class VersionPanel {
 
   protected readonly chosen = computed(() => {
     const s = this.state();
-    const found = s && findBlock(s.derived.content, this.view.chosen() ?? '');
+    const found = s && findBlock(s.derived.content, this.view.chosenInPanel() ?? '');
     if (!s || !found) return null;
     const { block, page } = found;
     const onBasis = findBlock(s.basis, block.id)?.block ?? block;

@@ -1,4 +1,4 @@
-import { type Asset, ASSET_MIMES, base64 } from '@lorvet/core';
+import { type Asset, ASSET_MIMES, base64, fromBase64 } from '@lorvet/core';
 
 export type Taken = Asset | { problem: string };
 
@@ -79,8 +79,4 @@ export function assetUrl(asset: Asset): string {
   return url;
 }
 
-export function assetBlob(asset: Asset): Blob {
-  const text = atob(asset.data);
-  const bytes = Uint8Array.from(text, (c) => c.charCodeAt(0));
-  return new Blob([bytes], { type: asset.mime });
-}
+export const assetBlob = (asset: Asset): Blob => new Blob([fromBase64(asset.data)], { type: asset.mime });

@@ -16,6 +16,7 @@ import { plainRich, readRich, type RichPart, writeRich } from '@lorvet/core';
 import type { Editor } from '@tiptap/core';
 import { Changes } from './changes';
 import { Rich } from './blocks/rich';
+import { fetchWhenIdle, richEditor } from './rich-editor-ready';
 
 const PAUSE_MS = 500;
 
@@ -27,7 +28,6 @@ const PAUSE_MS = 500;
   selector: 'lv-rich-words',
   imports: [Rich, Changes, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:pointerdown)': 'pressed = true', '(document:pointerup)': 'released()' },
   template: `
     @if (editing()) {
       <div class="bar" role="toolbar" [attr.aria-label]="'Style of ' + label()">
@@ -149,20 +149,25 @@ export class RichWords {
   protected readonly on = signal({ strong: false, em: false, list: false, numbered: false });
   private editor: Editor | null = null;
   private read: (editor: Editor) => RichPart[] = () => [];
-  protected pressed = false;
+  /** Whether the page is being pressed. Watched only while editing: there may be hundreds of texts on a page. */
+  private pressed = false;
   private closing = false;
+  private watching: AbortController | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   constructor() {
+    afterNextRender(fetchWhenIdle);
     inject(DestroyRef).onDestroy(() => {
       clearTimeout(this.timer);
+      this.watching?.abort();
       this.editor?.destroy();
     });
   }
 
   enter(): void {
     this.editing.set(true);
-    afterNextRender(() => void this.begin(), { injector: this.injector });
+    // After the frame, not in it: what else the press brings about is drawn first.
+    afterNextRender(() => setTimeout(() => void this.begin()), { injector: this.injector });
   }
 
   protected mark(what: 'bold' | 'italic' | 'bulletList' | 'orderedList'): void {
@@ -182,7 +187,13 @@ export class RichWords {
     else this.leave();
   }
 
-  protected released(): void {
+  private watchPresses(): void {
+    const { signal } = (this.watching = new AbortController());
+    document.addEventListener('pointerdown', () => (this.pressed = true), { signal });
+    document.addEventListener('pointerup', () => this.released(), { signal });
+  }
+
+  private released(): void {
     this.pressed = false;
     if (!this.closing) return;
     this.closing = false;
@@ -190,7 +201,7 @@ export class RichWords {
   }
 
   private async begin(): Promise<void> {
-    const { openEditor, partsOf } = await import('./rich-editor');
+    const { openEditor, partsOf } = await richEditor();
     const place = this.place()?.nativeElement;
     if (!place || this.editor) return;
     const editor = openEditor(place, readRich(this.text()), this.label(), {
@@ -209,11 +220,14 @@ export class RichWords {
     });
     this.editor = editor;
     this.read = partsOf;
+    this.watchPresses();
     editor.commands.focus('end');
   }
 
   private leave(byKey = false): void {
     this.say();
+    this.watching?.abort();
+    this.pressed = this.closing = false;
     this.editor?.destroy();
     this.editor = null;
     this.editing.set(false);

@@ -1,4 +1,4 @@
-import { type Asset, Problem } from '@lorvet/core';
+import { type Asset, fromBase64, Problem } from '@lorvet/core';
 import {
   type BadLine,
   type FoundPicture,
@@ -90,8 +90,7 @@ async function assetsOf(
 async function dataUrl(p: FoundPicture): Promise<Blob | null> {
   if (!/^data:image\//i.test(p.src)) return null;
   const [head = '', data = ''] = p.src.split(',', 2);
-  const bytes = Uint8Array.from(atob(data), (c) => c.charCodeAt(0));
-  return new Blob([bytes], { type: /^data:([^;,]+)/.exec(head)?.[1] ?? '' });
+  return new Blob([fromBase64(data)], { type: /^data:([^;,]+)/.exec(head)?.[1] ?? '' });
 }
 
 async function fromHtml(html: string, name: string, progress: Progress): Promise<Reading> {
