@@ -76,7 +76,7 @@ test('the version on a version shows its basis, and what was left out further up
 test('measures stand beside the master’s, and change with the words', async ({ page }) => {
   await openDemo(page, '/bench/right-bus/bus-ext');
   const row = (name: string) => page.getByRole('row', { name });
-  await expect(row('Items')).toContainText('67');
+  await expect(row('Items')).toContainText('78');
   const before = await row('Words ').first().innerText();
   await block(page, 'bus-i2').focus();
   await rewrite(block(page, 'bus-i2'), /^Instruction/, 'Be at the harbour by half past nine.');

@@ -323,7 +323,7 @@ test('objectives are listed from CASE and chosen on the Bench; files that nothin
   await page.getByRole('button', { name: /^Remove Mending a puncture/ }).click();
   await kept(page);
   await page.goto('/keeping');
-  await page.getByRole('button', { name: /^Clear 1 that nothing uses/ }).click();
+  await page.getByRole('button', { name: /^Clear 2 that nothing uses/ }).click();
   await expect(page.getByRole('button', { name: 'Everything is in use' })).toBeVisible();
 });
 

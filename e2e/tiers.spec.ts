@@ -128,6 +128,7 @@ test('a version is moved to another basis, made a master, and its removal asks w
   await basis.selectOption('Core');
   await expect(page.getByText('Moved to another basis')).toBeVisible();
   await page.keyboard.press('Control+z');
+  await kept(page);
   await page.goto('/bench/rock-pool/rp-sup');
   await page.getByRole('button', { name: 'Remove this version' }).click();
   await expect(page.getByRole('alertdialog')).toContainText('What becomes of it?');
@@ -144,10 +145,16 @@ test('pages of another activity come in and follow it; only what is changed is s
 }) => {
   await openDemo(page, '/bench/puncture/pun-core');
   await page.getByText('Do with the whole version').click();
-  await page.getByRole('button', { name: 'Pages from another activity …' }).click();
+  await page.getByRole('button', { name: 'From another activity …' }).click();
   await page.getByRole('combobox', { name: 'Activity' }).selectOption('Rock-pool survey');
   await page.getByRole('checkbox', { name: /Who lives here/ }).check();
-  await page.getByRole('button', { name: 'Bring in 1 page' }).click();
+  await page.getByText('Single blocks of it').last().click();
+  await page.getByRole('checkbox', { name: /lost its groove/ }).check();
+  await page.getByRole('combobox', { name: 'Blocks stand on' }).selectOption('What you need');
+  await page.getByRole('combobox', { name: 'after', exact: true }).selectOption({ label: 'Heading: What you need' });
+  await page.getByRole('button', { name: 'Bring in 1 page and 1 block' }).click();
+  const first = page.getByRole('region', { name: 'Page 1' });
+  await expect(first.locator('[data-block]').nth(1)).toContainText('lost its groove');
   await page.getByRole('combobox', { name: 'Show' }).selectOption('only changed');
   await expect(page.getByText('It walks sideways and has two strong claws.')).toBeVisible();
   await expect(block(page, 'pun-q2')).toBeHidden();

@@ -20,7 +20,9 @@ export {
 } from './adjust/adjustment';
 export { choicesToLeaveOut } from './adjust/fewer-choices';
 export { hasPersonalField, PERSONAL_FIELDS, personalFieldsIn } from './adjust/personal-fields';
-export { CannotRecord, type InPlace, recordInPlace, type Stamp, withoutAdjustment } from './adjust/record';
+export { CannotRecord, type Stamp } from './adjust/drafted';
+export { type InPlace, recordInPlace } from './adjust/record';
+export { withoutAdjustment } from './adjust/without';
 export { type Adjustment, adjustmentKinds, type AdjustmentKindName, kindOfAdjustment } from './adjust/registry';
 export { type Edit, Sheet } from './adjust/sheet';
 export { proposeHardWords } from './adjust/glossary';

@@ -4,7 +4,7 @@ import { idSchema } from '../activity/block';
 import { keyWordsOf } from '../activity/blocks';
 import { entriesSchema } from '../activity/blocks/vocabulary';
 import { prose } from '../measure/measure';
-import { isHard, wordsIn } from '../measure/readability';
+import { isHard, withFieldsAsWords, wordsIn } from '../measure/readability';
 import { plainWords } from '../work/match-words';
 import { accommodation, adjustmentBase, type AdjustmentKind, type Applied, missed, modification } from './adjustment';
 import { placeShape, reviewPlace, standingPlace } from './insert-block';
@@ -26,7 +26,7 @@ export type Glossary = z.infer<typeof schema>;
  * names (a word that only ever stands with a capital).
  */
 export function proposeHardWords(page: Page): string[] {
-  const all = wordsIn(page.blocks.map(prose).join('\n'));
+  const all = wordsIn(withFieldsAsWords(page.blocks.map(prose).join('\n')));
   const small = new Set(all.filter((w) => /^\p{Ll}/u.test(w)));
   const found = new Map<string, string>();
   for (const w of all) {

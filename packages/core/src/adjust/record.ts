@@ -1,16 +1,16 @@
-import { type Content, findBlock } from '../activity/activity';
+import { findBlock } from '../activity/activity';
 import type { Id } from '../activity/block';
-import { type Block, isChoice, isItem, keyWordsOf, plainTextOf, wordsAt, withWords } from '../activity/blocks';
+import { type Block, isChoice, isItem, wordsAt, withWords } from '../activity/blocks';
 import { type Family, type Version, versionOf } from '../activity/family';
 import { fingerprint } from '../activity/fingerprint';
 import { basisContent, derive, originOf } from '../derive/derive';
 import { snapshotChoices } from './fewer-choices';
 import { questionBehind } from './hint';
-import { itemsWithin } from './choose-items';
 import { pageInBasis, wholePlace } from './chunk';
+import { CannotRecord, type Stamp, withDrafts } from './drafted';
 import type { Draft } from './drafts';
-import { answerBehind } from './other-answer';
-import { type Adjustment, adjustmentSchema, kindOfAdjustment } from './registry';
+import type { Adjustment } from './registry';
+import { withoutAdjustment } from './without';
 import { proposeWords } from './word-bank';
 
 /** What a person did to a version, in place. */
@@ -28,16 +28,6 @@ export type InPlace =
   | { readonly did: 'personal-fields'; readonly otherwise: Readonly<Record<string, string>> }
   /** Any kinds of adjustment, as one act: "fewer choices in 4 items". */
   | { readonly did: 'adjust'; readonly drafts: readonly Draft[]; readonly name?: string };
-
-/** What the core may not make up itself. */
-export interface Stamp {
-  readonly at: string;
-  readonly author: string;
-  readonly newId: () => Id;
-}
-
-/** Thrown where an in-place change cannot be recorded; its message is for the teacher. */
-export class CannotRecord extends Error {}
 
 /**
  * The version with what a person did in place recorded as an adjustment: a new one, or the one that is there already
@@ -184,171 +174,4 @@ export function recordInPlace(family: Family, versionId: Id, done: InPlace, stam
       return add({ ...meta(), kind: 'personal-fields', otherwise: done.otherwise });
     }
   }
-}
-
-/** What an adjustment is the only one of in its version: a second on the same takes the first's place. */
-function slotOf(a: Draft): string {
-  switch (a.kind) {
-    case 'word-bank':
-    case 'glossary':
-      return `${a.kind} ${a.page}`;
-    case 'steps-to-tick':
-    case 'move':
-      return `${a.kind} ${a.target}`;
-    case 'reword':
-    case 'by-interest':
-      return `${a.kind} ${a.target} ${a.field}`;
-    case 'insert-block':
-    case 'worked-example':
-    case 'extension-item':
-      return `${a.kind} ${a.block.id}`;
-    case 'insert-page':
-      return `${a.kind} ${a.page.id}`;
-    case 'from-activity':
-      return `${a.kind} ${a.part.what === 'page' ? a.part.page.id : a.part.block.id}`;
-    case 'choose-items':
-    case 'chunk':
-      return `${a.kind} ${a.pages.join()}`;
-    default:
-      return 'target' in a ? `${a.kind} ${a.target}` : a.kind;
-  }
-}
-
-function siblingBefore(content: Content, id: Id): Id | null {
-  const list = content.pages.some((p) => p.id === id) ? content.pages : (findBlock(content, id)?.page.blocks ?? []);
-  return list[list.findIndex((x) => x.id === id) - 1]?.id ?? null;
-}
-
-/** A draft whose place is on a smaller page, with its place on the whole one: that is what adjustments know. */
-function onWhole(d: Draft, basis: Content, shown: Content): Draft {
-  // After itself is where it is: after what stands before it.
-  if (d.kind === 'move' && d.after === d.target)
-    return onWhole({ ...d, after: siblingBefore(shown, d.target) }, basis, shown);
-  if ('page' in d && typeof d.page === 'string') {
-    const place = wholePlace(basis, shown, d.page, 'after' in d ? d.after : null);
-    return { ...d, ...place } as Draft;
-  }
-  if (d.kind === 'keep-pages' || d.kind === 'choose-items' || d.kind === 'chunk')
-    return { ...d, pages: [...new Set(d.pages.map((id) => pageInBasis(basis, id)))] } as Draft;
-  return d;
-}
-
-/** A draft made on the version's own content, with what its targets look like in the basis: upkeep asks about that. */
-function againstBasis(d: Draft, basis: Content): Draft {
-  // What the basis has is known too, even where this version leaves it out already.
-  if (d.kind === 'choose-items')
-    return { ...d, known: [...new Set([...d.known, ...itemsWithin(basis, d.pages).map((i) => i.id)])] };
-  const b = 'target' in d ? findBlock(basis, d.target)?.block : undefined;
-  if (!b) return d;
-  switch (d.kind) {
-    case 'flap':
-      return { ...d, was: keyWordsOf(b) };
-    case 'hint':
-      return isItem(b) ? { ...d, was: questionBehind(b) } : d;
-    case 'other-answer':
-      return isItem(b) ? { ...d, was: answerBehind(b) } : d;
-    case 'fewer-choices':
-      return isChoice(b) ? { ...d, was: snapshotChoices(b) } : d;
-    case 'sentence-starters':
-      return b.kind === 'long-text' ? { ...d, was: [...(b.starters ?? [])] } : d;
-    case 'steps-to-tick':
-      return { ...d, was: plainTextOf(b) };
-    case 'recorded-instruction':
-    case 'reword-instructions':
-      return { ...d, was: wordsAt(b, 'text') ?? d.was };
-    case 'by-interest':
-      return { ...d, was: wordsAt(b, d.field) ?? d.was };
-    case 'leave-out':
-      return { ...d, was: fingerprint(b) };
-    default:
-      return d;
-  }
-}
-
-/**
- * The version with drafts written down as adjustments, of one batch where there are several. One that is there already
- * for the same thing is brought up to date in its place. Throws CannotRecord where a draft fits nothing.
- */
-export function withDrafts(
-  family: Family,
-  version: Version,
-  drafts: readonly Draft[],
-  stamp: Stamp,
-  name?: string,
-): Version {
-  if (drafts.length === 0) return version;
-  const batch = drafts.length > 1 && name ? { id: stamp.newId(), name } : undefined;
-  const basis = basisContent(family, version);
-  const shown = derive(
-    { ...family, versions: family.versions.map((v) => (v.id === version.id ? version : v)) },
-    version.id,
-  ).content;
-  let adjustments = version.adjustments;
-  for (const d of drafts) {
-    const slot = slotOf(onWhole(d, basis, shown));
-    const old = adjustments.find((a) => slotOf(a) === slot);
-    const made = {
-      ...againstBasis(onWhole(d, basis, shown), basis),
-      id: old?.id ?? stamp.newId(),
-      at: stamp.at,
-      author: stamp.author,
-      ...(batch ? { batch } : {}),
-    } as Adjustment;
-    const read = adjustmentSchema.safeParse(made);
-    if (!read.success)
-      throw new CannotRecord(`This cannot be recorded: ${read.error.issues[0]?.message ?? 'it does not fit'}.`);
-    adjustments = old ? adjustments.map((a) => (a === old ? made : a)) : [...adjustments, made];
-  }
-  const next: Version = { ...version, adjustments };
-  const result = derive(
-    { ...family, versions: family.versions.map((v) => (v.id === version.id ? next : v)) },
-    version.id,
-  );
-  if (result.content.pages.length === 0) throw new CannotRecord('A version needs at least one page.');
-  const unfit = result.reports.find(
-    (r) =>
-      r.versionId === version.id &&
-      r.status === 'skipped' &&
-      drafts.length === 1 &&
-      r.adjustmentId === adjustments.at(-1)?.id,
-  );
-  if (unfit) throw new CannotRecord(unfit.why);
-  return next;
-}
-
-/** What an adjustment adds: the ids of it, and what its first stands after; null where it adds nothing. */
-function addedBy(a: Adjustment): { ids: readonly Id[]; after: Id | null } | null {
-  switch (a.kind) {
-    case 'insert-block':
-    case 'worked-example':
-    case 'extension-item':
-      return { ids: [a.block.id], after: a.after };
-    case 'word-bank':
-    case 'glossary':
-      return { ids: [a.blockId], after: a.after };
-    case 'steps-to-tick':
-      return { ids: [a.blockId], after: a.target };
-    case 'insert-page':
-    case 'from-activity':
-      return { ids: kindOfAdjustment(a).targets(a), after: a.after };
-    default:
-      return null;
-  }
-}
-
-/**
- * The version without one of its adjustments. What stood after a block it added now stands where that block stood, and
- * what was done to that block goes with it.
- */
-export function withoutAdjustment(version: Version, adjustmentId: Id): Version {
-  const gone = version.adjustments.find((a) => a.id === adjustmentId);
-  const rest = version.adjustments.filter((a) => a.id !== adjustmentId);
-  const added = gone && addedBy(gone);
-  if (!added) return { ...version, adjustments: rest };
-  return {
-    ...version,
-    adjustments: rest
-      .filter((a) => !('target' in a && added.ids.includes(a.target)))
-      .map((a) => ('after' in a && a.after !== null && added.ids.includes(a.after) ? { ...a, after: added.after } : a)),
-  };
 }

@@ -28,13 +28,21 @@ const schema = z.object({
 });
 export type StepsToTick = z.infer<typeof schema>;
 
-/** Steps from an instruction's list items, or else from its sentences: those that tell to do something come as they are. */
+/** "A puncture is a small hole": it says what something is, and there is nothing to tick. */
+const TELLS_WHAT_IS = /^(?:an?|the|this|these|those|it|there)\b[^,;:]*?\b(?:is|are|was|were)\b/i;
+
+/**
+ * Steps from an instruction's list items, or else from its sentences. Sentences at the beginning that only say what
+ * something is are no steps, where others follow.
+ */
 export function proposeSteps(block: Block): string[] {
   const lines = plainTextOf(block)
     .split('\n')
     .map((l) => l.replace(/^\s*(?:[-+*•]|\d+[.)])\s*/, '').trim())
     .filter(Boolean);
-  const steps = lines.length > 2 ? lines : lines.flatMap(sentencesIn);
+  const said = lines.length > 2 ? lines : lines.flatMap(sentencesIn);
+  const first = said.findIndex((s) => !TELLS_WHAT_IS.test(s));
+  const steps = said.slice(Math.max(0, first));
   // "First, …, then …" are two steps in one sentence.
   return steps.flatMap((s) =>
     s

@@ -2,7 +2,7 @@ import type { Id } from '../activity/block';
 import { type Content } from '../activity/activity';
 import { chainOf, type Family, FAMILY_FORMAT, latest, type Version, versionOf } from '../activity/family';
 import { type ReviewContext } from '../adjust/adjustment';
-import { CannotRecord } from '../adjust/record';
+import { CannotRecord } from '../adjust/drafted';
 import { derive } from '../derive/derive';
 import { carryOver, type Settler } from '../upkeep/resolve';
 import { reviewOf, type UpkeepEntry } from '../upkeep/upkeep';

@@ -43,6 +43,6 @@ export const TYRE_LEVER = svg(
   220,
   `<rect width="640" height="220" fill="#FAF6EE"/>
   <path d="M40 250A300 300 0 0 1 600 250" fill="none" stroke="#241F1A" stroke-width="46"/><path d="M84 262A258 258 0 0 1 556 262" fill="none" stroke="#938468" stroke-width="20"/>
-  <path d="M332 84l20 -52" stroke="#241F1A" stroke-width="34" stroke-linecap="round"/><path d="M300 108L402 6l16 14L318 122q-20 6 -18 -14z" fill="#A23F25"/>
+  <path d="M300 108L402 6l16 14L318 122q-20 6 -18 -14z" fill="#A23F25"/>
   <g font-family="sans-serif" font-size="19" fill="#241F1A"><text x="430" y="30">tyre lever</text><text x="60" y="70">tyre</text><text x="290" y="206">rim</text></g>`,
 );

@@ -4,7 +4,7 @@ import { type Id, idSchema } from '../activity/block';
 import { isChoice, isItem } from '../activity/blocks';
 import { type Family, type Version, versionOf } from '../activity/family';
 import type { Draft, Lexicon } from '../adjust/drafts';
-import { CannotRecord, type Stamp, withDrafts } from '../adjust/record';
+import { CannotRecord, type Stamp, withDrafts } from '../adjust/drafted';
 import { type Adjustment, adjustmentKinds } from '../adjust/registry';
 import { basisContent, derive } from '../derive/derive';
 import { placesOf, Problem } from '../formats/problem';

@@ -3,7 +3,8 @@ import type { Content, Page } from '../activity/activity';
 import { type Block, isChoice, keyIdsOf, wordsOf, withWords } from '../activity/blocks';
 import { type Family, FAMILY_FORMAT, latest } from '../activity/family';
 import { draftChooseItems, draftFlap, draftOtherAnswer, draftStarters, isDraft } from '../adjust/drafts';
-import { CannotRecord, type InPlace, recordInPlace } from '../adjust/record';
+import { CannotRecord } from '../adjust/drafted';
+import { type InPlace, recordInPlace } from '../adjust/record';
 import { derive } from '../derive/derive';
 
 const WORDS = 'sea shore crab rock pool tide shell weed wind sun rain stone limpet hides dries walks clings'.split(' ');

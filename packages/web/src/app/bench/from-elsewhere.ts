@@ -26,6 +26,7 @@ export class FromElsewhere {
   private readonly clock = inject(Clock);
   protected readonly called = called;
   protected readonly labelOf = labelOf;
+  protected readonly many = many;
   protected readonly familyId = signal<Id>('');
   /** Pages and blocks, by id. */
   protected readonly picked = signal<ReadonlySet<Id>>(new Set());

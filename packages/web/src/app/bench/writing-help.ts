@@ -9,7 +9,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { isHard, plainRich, readability, sentencesIn, wordsIn } from '@lorvet/core';
+import { plainRich, readability, sentencesIn, wordsIn } from '@lorvet/core';
 import { Words } from '../platform/words';
 
 /** A sentence of more words than this is marked as long. */
@@ -100,6 +100,7 @@ export class WritingHelp {
   protected readonly long = computed(() => sentencesIn(this.plain()).filter((s) => wordsIn(s).length > LONG).length);
   protected readonly pieces = computed<Piece[]>(() => {
     const text = this.plain();
+    const hard = new Set(this.r().hardWords);
     const out: Piece[] = [];
     let at = 0;
     for (const s of sentencesIn(text)) {
@@ -107,7 +108,7 @@ export class WritingHelp {
       if (from > at) out.push({ text: text.slice(at, from), hard: false, long: false });
       const long = wordsIn(s).length > LONG;
       for (const part of s.split(/([\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*)/u))
-        if (part) out.push({ text: part, hard: /^\p{L}/u.test(part) && isHard(part), long });
+        if (part) out.push({ text: part, hard: hard.has(part.toLowerCase()), long });
       at = from + s.length;
     }
     return out;

@@ -1,19 +1,12 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { Asset, Audience, Content, Family, Id } from '@lorvet/core';
-import { FAMILY_FORMAT, latest, listOf } from '@lorvet/core';
-import {
-  acceptedPages,
-  contentOf,
-  type PageChoice,
-  type Proposal,
-  type ProposedPage,
-  type QuestionField,
-} from '@lorvet/core/intake';
+import { type Asset, type Audience, type Content, type Id, latest, listOf } from '@lorvet/core';
+import { acceptedPages, contentOf, type PageChoice, type ProposedPage, type QuestionField } from '@lorvet/core/intake';
 import { Clock } from '../platform/clock';
 import { Intake, IntakeProblem, Stopped } from '../platform/intake';
 import type { Reading } from '../platform/workers/intake.worker';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { DOCUMENTS, isQuestion, masterFrom, pictureBlocks, picturePages, questionPages } from './brought';
 
 export type As = PageChoice['as'];
 interface Choice {
@@ -27,7 +20,6 @@ interface Questions {
   readonly sample: readonly (readonly string[])[];
 }
 
-const QUESTIONS_ON_PAGE = 20;
 /** Longer side of the page under review, in pixels. */
 const LARGE = 900;
 /** Up to this many pages all are chosen; of more the teacher chooses. */
@@ -139,16 +131,7 @@ export class BringState {
     }
     const ending = file.name.split('.').at(-1)?.toLowerCase() ?? '';
     if (ending === 'pdf' || file.type === 'application/pdf') return await this.guard(() => this.openPdf(file));
-    const document = {
-      docx: 'docx',
-      html: 'html',
-      htm: 'html',
-      md: 'markdown',
-      markdown: 'markdown',
-      txt: 'markdown',
-      zip: 'qti',
-    } as const;
-    const kind = document[ending as keyof typeof document];
+    const kind = DOCUMENTS[ending];
     if (kind) {
       return await this.guard(async () => {
         this.busy.set({ what: `Reading “${file.name}”`, done: 0, of: 0 });
@@ -204,21 +187,7 @@ export class BringState {
         });
         return;
       }
-      const pages: ProposedPage[] = [];
-      for (let i = 0; i < questions.length; i += QUESTIONS_ON_PAGE)
-        pages.push({
-          n: pages.length + 1,
-          title: `Questions ${i + 1} to ${Math.min(questions.length, i + QUESTIONS_ON_PAGE)}`,
-          audience: 'learner',
-          pictureOnly: false,
-          proposals: questions.slice(i, i + QUESTIONS_ON_PAGE).map((q) => ({
-            id: this.clock.newId(),
-            says: `Line ${q.line}`,
-            block: q.block,
-            plain: null,
-            keyed: true,
-          })),
-        });
+      const pages = questionPages(questions, () => this.clock.newId());
       this.review({ name: this.fileName(), proposed: { pages, unmatched: [] }, pictures: [], left: [], sizes: [] });
     });
   }
@@ -226,31 +195,10 @@ export class BringState {
   /** Each picture a page of its own, under answer places; or each a block, all on one page. */
   takeAs(how: 'pages' | 'blocks'): void {
     const assets = this.pictures();
-    const picture = (a: Asset): Proposal => ({
-      id: this.clock.newId(),
-      says: `Picture: ${a.name}`,
-      block: { id: this.clock.newId(), kind: 'picture', audience: 'learner', assetId: a.id, alt: '' },
-      plain: null,
-      keyed: false,
-    });
-    const pages: ProposedPage[] =
+    const pages =
       how === 'blocks'
-        ? [
-            {
-              n: 1,
-              title: this.title() || 'Pictures',
-              audience: 'learner',
-              pictureOnly: false,
-              proposals: assets.map(picture),
-            },
-          ]
-        : assets.map((a, i) => ({
-            n: i + 1,
-            title: `Page ${i + 1}`,
-            audience: 'learner',
-            pictureOnly: true,
-            proposals: [],
-          }));
+        ? [pictureBlocks(assets, this.title() || 'Pictures', () => this.clock.newId())]
+        : picturePages(assets);
     this.review({ name: this.fileName(), proposed: { pages, unmatched: [] }, pictures: assets, left: [], sizes: [] });
   }
 
@@ -306,21 +254,10 @@ export class BringState {
       } else {
         const stamp = this.work.stamp(1);
         const id = stamp.ids[0] ?? this.clock.newId();
-        const fresh: Family = {
-          format: FAMILY_FORMAT,
+        const fresh = masterFrom(contentOf(this.title(), pages), `Brought in from ${this.fileName()}`, {
+          ...stamp,
           id,
-          createdAt: stamp.at,
-          revisions: [
-            {
-              n: 1,
-              at: stamp.at,
-              author: stamp.author,
-              note: `Brought in from ${this.fileName()}`.slice(0, 300),
-              content: contentOf(this.title(), pages),
-            },
-          ],
-          versions: [],
-        };
+        });
         this.work.dispatch(
           BringActions.madeMaster({ family: fresh, assets: used, label: `bring in “${this.fileName()}”` }),
         );
@@ -427,5 +364,3 @@ export class BringState {
     }
   }
 }
-
-export const isQuestion = (p: Proposal): boolean => 'prompt' in p.block;

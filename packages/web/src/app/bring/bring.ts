@@ -17,7 +17,8 @@ import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
 import { pictureUrl } from '../platform/files';
-import { type As, BringState, isQuestion } from './bring-state';
+import { type As, BringState } from './bring-state';
+import { isQuestion } from './brought';
 
 /** Proposals drawn at first, and at each further step. */
 const SHOWN = 40;
