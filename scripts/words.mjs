@@ -38,6 +38,16 @@ function readWordNet(dict) {
   return { count, byKind, synsets, first };
 }
 
+/** Other spellings of a word: "harbour" stands in a text, "harbor" in those that were tagged. */
+const spellings = (word) =>
+  [
+    word.replace(/our/, 'or'),
+    word.replace(/re$/, 'er'),
+    word.replace(/is(e|es|ed|ing|ation)$/, 'iz$1'),
+    word.replace(/ll(ed|ing|er)$/, 'l$1'),
+    word.replace(/ence$/, 'ense'),
+  ].filter((w) => w !== word);
+
 /** Writes `words/words.json` and the pictures it names, once. */
 export function wordParts(root) {
   const to = join(root, 'packages/web/public/words');
@@ -54,7 +64,8 @@ export function wordParts(root) {
   }
   const words = {};
   for (const [word, senses] of first) {
-    const met = count.get(word) ?? 0;
+    const same = spellings(word).filter((w) => senses.some((s) => synsets.get(s)?.words.includes(w)));
+    const met = Math.max(0, ...[word, ...same].map((w) => count.get(w) ?? 0));
     const picture = pictures.get(word);
     if (met === 0 && !picture) continue;
     const said = (sense) =>
@@ -70,7 +81,7 @@ export function wordParts(root) {
     const verb = senses.find((s) => s.startsWith('v'));
     const others = new Set(senses.flatMap((s) => synsets.get(s)?.words ?? []));
     const simpler = [...others]
-      .filter((w) => w !== word && (count.get(w) ?? 0) > met)
+      .filter((w) => w !== word && !same.includes(w) && (count.get(w) ?? 0) > met)
       .sort((a, b) => (count.get(b) ?? 0) - (count.get(a) ?? 0))
       .slice(0, 5);
     words[word] = [gloss, simpler.join(','), picture ?? '', verb ? said(verb) : ''];

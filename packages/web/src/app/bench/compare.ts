@@ -34,7 +34,7 @@ import { MeasuresTable } from './measures-table';
             <label class="row"
               ><lv-swatch [swatch]="side.swatch" [size]="24" /><span class="sr">{{ side.name }}</span>
               <select class="input" #s [attr.aria-label]="side.name" (change)="go(side.name, s.value)">
-                <option value="">Master</option>
+                <option value="master">Master</option>
                 @for (v of versions(); track v.id) {
                   <option [value]="v.id" [selected]="v.id === side.id">{{ v.name }}</option>
                 }
@@ -91,8 +91,9 @@ import { MeasuresTable } from './measures-table';
 })
 export class Compare {
   readonly familyId = input.required<string>();
-  readonly left = input<string>('');
-  readonly right = input<string>('');
+  /** A version's id, or 'master'. Where nobody has chosen yet: the master beside the first version. */
+  readonly left = input<string>();
+  readonly right = input<string>();
   private readonly work = inject(WorkspaceStore);
   private readonly router = inject(Router);
   protected readonly family = computed(() => this.work.families()[this.familyId()]);
@@ -106,16 +107,20 @@ export class Compare {
   });
   private readonly idOf = (id: string | undefined): Id | null =>
     this.family()?.versions.some((v) => v.id === id) ? (id ?? null) : null;
+  private readonly compared = computed(() => ({
+    left: this.idOf(this.left()),
+    right: this.idOf(this.right() ?? this.versions()[0]?.id),
+  }));
   protected readonly sides = computed(() =>
     (['left', 'right'] as const).map((name) => {
       const f = this.family();
-      const id = this.idOf(this[name]());
+      const id = this.compared()[name];
       return { name, id, swatch: (f && id !== null ? versionOf(f, id)?.swatch : null) ?? null };
     }),
   );
   private readonly all = computed(() => {
     const f = this.family();
-    return f ? compareVersions(f, this.idOf(this.left()), this.idOf(this.right())).flatMap((p) => p.rows) : [];
+    return f ? compareVersions(f, this.compared().left, this.compared().right).flatMap((p) => p.rows) : [];
   });
   protected readonly same = computed(() => this.all().filter((r) => r.how === 'same').length);
   protected readonly rows = computed(() =>
@@ -131,15 +136,16 @@ export class Compare {
   );
   protected readonly leftMeasures = measured(() => {
     const f = this.family();
-    return f && derive(f, this.idOf(this.left())).content;
+    return f && derive(f, this.compared().left).content;
   });
   protected readonly rightMeasures = measured(() => {
     const f = this.family();
-    return f && derive(f, this.idOf(this.right())).content;
+    return f && derive(f, this.compared().right).content;
   });
 
   protected go(side: 'left' | 'right', id: string): void {
-    const queryParams = { left: this.left() || null, right: this.right() || null, [side]: id || null };
+    const { left, right } = this.compared();
+    const queryParams = { left: left ?? 'master', right: right ?? 'master', [side]: id };
     void this.router.navigate(['/bench', this.familyId(), 'compare'], { queryParams, replaceUrl: true });
   }
 }
