@@ -6,4 +6,5 @@ export function base64(bytes: Uint8Array): string {
 }
 
 /** The bytes that `base64` wrote. Text that is none throws. */
-export const fromBase64 = (text: string): Uint8Array<ArrayBuffer> => Uint8Array.from(atob(text), (c) => c.charCodeAt(0));
+export const fromBase64 = (text: string): Uint8Array<ArrayBuffer> =>
+  Uint8Array.from(atob(text), (c) => c.charCodeAt(0));
