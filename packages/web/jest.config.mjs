@@ -8,6 +8,7 @@ export default {
   setupFilesAfterEnv: ['<rootDir>/src/test-setup.ts'],
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: {
+    '^@lucide/angular$': '<rootDir>/src/app/testing/icons.stand-in.ts',
     '^@lorvet/core$': '<rootDir>/../core/src/index.ts',
     '^@lorvet/core/demo$': '<rootDir>/../core/src/demo/index.ts',
     '^@lorvet/core/intake$': '<rootDir>/../core/src/intake/index.ts',

@@ -1,0 +1,163 @@
+import type { Type } from '@angular/core';
+import { type ComponentFixture, TestBed } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
+import { derive, type Family, type Version, type Workspace } from '@lorvet/core';
+import { demoWorkspace } from '@lorvet/core/demo';
+import { provideStore } from '@ngrx/store';
+import { MessageService } from 'primeng/api';
+import { providePrimeNG } from 'primeng/config';
+import { BenchView } from '../bench/bench-view';
+import { MemoryStore, RECORD_STORE } from '../platform/record-store';
+import { KeepingActions } from '../store/actions';
+import { FEATURE, reducer } from '../store/reducer';
+import { WorkspaceStore } from '../store/workspace';
+
+/** What jsdom lacks: nothing is ever near what is seen, so that a list stays at its first rows. */
+class NothingSeen {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+globalThis.IntersectionObserver ??= NothingSeen as unknown as typeof IntersectionObserver;
+
+const flat = (text: string | null | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();
+type Name = string | RegExp;
+const fits = (text: string, name: Name): boolean => (typeof name === 'string' ? text === name : name.test(text));
+
+/** A part of the interface over the demo's workspace, driven by what a person reads: names, not classes. */
+export class DemoPlace<T> {
+  private constructor(
+    readonly fixture: ComponentFixture<T>,
+    readonly work: WorkspaceStore,
+  ) {}
+
+  static async open<T>(
+    part: Type<T>,
+    {
+      inputs = {},
+      bench,
+      change = (w) => w,
+    }: {
+      inputs?: Readonly<Record<string, unknown>>;
+      /** Opens the Bench there, for a part that stands in it. */
+      bench?: { family: string; version?: string; chosen?: string };
+      change?: (w: Workspace) => Workspace;
+    } = {},
+  ): Promise<DemoPlace<T>> {
+    TestBed.configureTestingModule({
+      providers: [
+        provideRouter([{ path: '**', children: [] }]),
+        provideStore(
+          { [FEATURE]: reducer },
+          { runtimeChecks: { strictStateImmutability: false, strictActionImmutability: false } },
+        ),
+        providePrimeNG({}),
+        MessageService,
+        BenchView,
+        { provide: RECORD_STORE, useFactory: () => new MemoryStore() },
+      ],
+    });
+    const work = TestBed.inject(WorkspaceStore);
+    const workspace = change(demoWorkspace(Date.UTC(2026, 10, 24, 9)));
+    work.dispatch(KeepingActions.loaded({ workspace, started: true }));
+    if (bench) {
+      const view = TestBed.inject(BenchView);
+      view.familyId.set(bench.family);
+      view.versionId.set(bench.version ?? null);
+      view.choose(bench.chosen ?? null);
+    }
+    const fixture = TestBed.createComponent(part);
+    for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
+    const place = new DemoPlace(fixture, work);
+    await place.rest();
+    return place;
+  }
+
+  /** Until everything that was begun is done. */
+  async rest(): Promise<void> {
+    for (let i = 0; i < 3; i++) {
+      this.fixture.detectChanges();
+      await new Promise((done) => setTimeout(done));
+      await this.fixture.whenStable();
+    }
+  }
+
+  get text(): string {
+    return flat(document.body.textContent);
+  }
+
+  private named<E extends HTMLElement>(selector: string, name: Name): E {
+    const all = [...document.body.querySelectorAll<E>(selector)];
+    const nameOf = (e: E) =>
+      flat(e.getAttribute('aria-label') ?? e.closest('label')?.textContent ?? e.textContent ?? '');
+    const found = all.find((e) => fits(nameOf(e), name));
+    if (!found) throw new Error(`No ${selector} called ${String(name)}; there are: ${all.map(nameOf).join(' | ')}`);
+    return found;
+  }
+
+  button(name: Name): HTMLButtonElement {
+    return this.named('button, a', name);
+  }
+
+  has(selector: string, name: Name): boolean {
+    return [...document.body.querySelectorAll(selector)].some((e) =>
+      fits(flat(e.getAttribute('aria-label') ?? e.textContent), name),
+    );
+  }
+
+  async press(name: Name): Promise<void> {
+    this.button(name).click();
+    await this.rest();
+  }
+
+  async check(name: Name): Promise<void> {
+    this.named<HTMLInputElement>('input', name).click();
+    await this.rest();
+  }
+
+  field(name: Name): HTMLInputElement {
+    return this.named('input, textarea, select', name);
+  }
+
+  /** Writes into a field, as typing and leaving it do. */
+  async write(name: Name, text: string): Promise<void> {
+    const field = this.field(name);
+    field.value = text;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    field.dispatchEvent(new Event('change', { bubbles: true }));
+    await this.rest();
+  }
+
+  async choose(name: Name, option: Name): Promise<void> {
+    const select = this.named<HTMLSelectElement>('select', name);
+    const found = [...select.options].find((o) => fits(flat(o.textContent), option));
+    if (!found) throw new Error(`No ${String(option)} in: ${this.options(name).join(' | ')}`);
+    await this.write(name, found.value);
+  }
+
+  options(name: Name): string[] {
+    return [...this.named<HTMLSelectElement>('select', name).options].map((o) => flat(o.textContent));
+  }
+
+  /** Where the place has led to. */
+  get address(): string {
+    return TestBed.inject(Router).url;
+  }
+
+  family(id: string): Family {
+    const family = this.work.families()[id];
+    if (!family) throw new Error(`no family ${id}`);
+    return family;
+  }
+
+  version(family: string, id: string): Version {
+    const version = this.family(family).versions.find((v) => v.id === id);
+    if (!version) throw new Error(`no version ${id}`);
+    return version;
+  }
+
+  /** Ids of the blocks a version shows, by page. */
+  blocks(family: string, id: string): string[][] {
+    return derive(this.family(family), id).content.pages.map((p) => p.blocks.map((b) => b.id));
+  }
+}
