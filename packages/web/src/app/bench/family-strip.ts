@@ -175,7 +175,7 @@ export class FamilyStrip {
     return family ? upkeepWaiting(family) : 0;
   });
   protected readonly sought = signal('');
-  /** The master's blocks that say what is sought, and those of versions that say it in other words than the master. */
+  /** The master's blocks that say what is sought, and those of versions that say it in other words than their basis. */
   protected readonly found = computed(() => {
     const family = this.view.family();
     const words = plainWords(this.sought());
@@ -193,7 +193,11 @@ export class FamilyStrip {
     const inVersions = versionTree(family).flatMap(({ version: v }) =>
       [...blocksOf(derive(family, v.id).content)]
         .filter(({ block: b }) => !known.has(b) && says(b))
-        .map(({ block: b }) => hit(v.name, ['/bench', family.id, v.id], b)),
+        .map(({ block: b }) => {
+          // A version on this one that leaves it alone says nothing new.
+          known.add(b);
+          return hit(v.name, ['/bench', family.id, v.id], b);
+        }),
     );
     return [...first.map((b) => hit('Master', ['/bench', family.id], b)), ...inVersions].slice(0, MOST_FOUND);
   });

@@ -6,7 +6,7 @@ import { Intake, IntakeProblem, Stopped } from '../platform/intake';
 import type { Reading } from '../platform/workers/intake.worker';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
-import { DOCUMENTS, isQuestion, masterFrom, pictureBlocks, picturePages, questionPages } from './brought';
+import { DOCUMENTS, isQuestion, broughtMaster, pictureBlocks, picturePages, questionPages } from './brought';
 
 export type As = PageChoice['as'];
 interface Choice {
@@ -254,7 +254,7 @@ export class BringState {
       } else {
         const stamp = this.work.stamp(1);
         const id = stamp.ids[0] ?? this.clock.newId();
-        const fresh = masterFrom(contentOf(this.title(), pages), `Brought in from ${this.fileName()}`, {
+        const fresh = broughtMaster(contentOf(this.title(), pages), `Brought in from ${this.fileName()}`, {
           ...stamp,
           id,
         });

@@ -58,7 +58,7 @@ export const picturePages = (assets: readonly Asset[]): ProposedPage[] =>
   }));
 
 /** A master with its first revision. */
-export const masterFrom = (
+export const broughtMaster = (
   content: Content,
   note: string,
   stamp: { readonly id: Id; readonly at: string; readonly author: string },

@@ -44,7 +44,8 @@ export class DemoPlace<T> {
       change?: (w: Workspace) => Workspace;
     } = {},
   ): Promise<DemoPlace<T>> {
-    TestBed.configureTestingModule({
+    // A second place in one test stands for a reload.
+    TestBed.resetTestingModule().configureTestingModule({
       providers: [
         provideRouter([{ path: '**', children: [] }]),
         provideStore(

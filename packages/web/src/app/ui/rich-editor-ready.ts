@@ -1,12 +1,14 @@
+import type * as RichEditor from './rich-editor';
+
 /** How long the page may be busy before the editor's code is fetched all the same, in milliseconds. */
 const AT_LATEST = 4000;
 
-let code: Promise<typeof import('./rich-editor')> | undefined;
+let code: Promise<typeof RichEditor> | undefined;
 
 /** The editor's code. It is large: its parts come one after the other, so that none holds the page up for long. */
-export const richEditor = (): Promise<typeof import('./rich-editor')> => (code ??= inParts());
+export const richEditor = (): Promise<typeof RichEditor> => (code ??= inParts());
 
-async function inParts(): Promise<typeof import('./rich-editor')> {
+async function inParts(): Promise<typeof RichEditor> {
   await import('@tiptap/pm/model');
   await import('@tiptap/pm/view');
   await import('@tiptap/core');

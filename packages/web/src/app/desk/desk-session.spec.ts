@@ -1,0 +1,115 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { TestBed } from '@angular/core/testing';
+import { type Answer, type Copy, copyIdOf, emptyResponse, type HandOut, type Workspace } from '@lorvet/core';
+import { DemoPlace } from '../testing/demo-place';
+import { Changes } from '../ui/changes';
+import { Clock } from '../platform/clock';
+import { DeskSession } from './desk-session';
+
+const text = (t: string): Answer => ({ kind: 'text', text: t });
+async function sit(learnerId: string, change?: (w: Workspace) => Workspace): Promise<DeskSession> {
+  sessionStorage.clear();
+  // Any part will do: what is tested stands behind them all.
+  await DemoPlace.open(Changes, { inputs: { was: '', now: '' }, ...(change ? { change } : {}) });
+  TestBed.inject(Clock).local = () => '2026-11-24T09:00';
+  const desk = TestBed.inject(DeskSession);
+  desk.sit(learnerId);
+  return desk;
+}
+const survey = (w: Workspace) => w.handOuts['h-survey'] as HandOut;
+const withCopy = (copy: Copy) => (w: Workspace) => ({ ...w, copies: { ...w.copies, [copy.id]: copy } });
+
+describe('the desk', () => {
+  let desk: DeskSession;
+  beforeEach(async () => {
+    desk = await sit('l-jory');
+  });
+
+  it('holds what was given to this learner and is open, and nothing else', () => {
+    expect(desk.all().map((x) => x.id)).toEqual(['h-survey']);
+    expect(desk.of('h-bus')).toBeUndefined();
+    expect(desk.of('h-market')).toBeUndefined();
+    expect(desk.of('no-such')).toBeUndefined();
+  });
+
+  it('is empty once the learner has left, and remembers the learner over a reload', () => {
+    expect(sessionStorage.getItem('lorvet-desk')).toBe('l-jory');
+    desk.leave();
+    expect(desk.all()).toEqual([]);
+    expect(desk.learner()).toBeUndefined();
+    expect(sessionStorage.getItem('lorvet-desk')).toBeNull();
+  });
+
+  it('shows the sheet without a word of level, key or other learner', () => {
+    const said = JSON.stringify(desk.of('h-survey')?.sheet);
+    for (const secret of ['Supported', 'Core', 'Extended', 'Brannoc', '"key"', 'adjustment', 'rp-core'])
+      expect(said).not.toContain(secret);
+  });
+});
+
+describe('an answer', () => {
+  it('begins the learner’s own copy, and is one answer more in the same go', async () => {
+    const desk = await sit('l-corin');
+    const first = desk.answered('h-survey', { 'rp-q3': text('rain') });
+    expect(first).toMatchObject({ id: copyIdOf('h-survey', 'l-corin'), learnerId: 'l-corin' });
+    expect(first?.goes).toHaveLength(1);
+    const again = await sit('l-corin', withCopy(first as Copy));
+    const second = again.answered('h-survey', { 'rp-q3': text('rain'), 'rp-q4': text('crab') });
+    expect(second?.goes).toHaveLength(1);
+    expect(Object.keys(second?.goes[0]?.answers ?? {})).toEqual(['rp-q3', 'rp-q4']);
+    expect(second?.goes[0]?.startedAt).toBe(first?.goes[0]?.startedAt);
+  });
+
+  it('is not taken once the work is submitted, nor for what is not theirs', async () => {
+    const desk = await sit('l-jory');
+    expect(desk.answered('h-survey', { 'rp-q3': text('x') })).toBeUndefined();
+    expect(desk.answered('h-bus', { 'bus-q1': text('x') })).toBeUndefined();
+    expect(desk.of('h-survey')?.locked).toBe(true);
+  });
+
+  it('opens another go where it was asked for, with what was there, and keeps the earlier one', async () => {
+    const desk = await sit('l-tamsin');
+    const work = desk.of('h-survey');
+    expect(work).toMatchObject({ state: 'another go', go: 2, locked: false });
+    expect(work?.answers['rp-q4']).toEqual(text('crab'));
+    expect(work?.comment).toContain('Look once more');
+    const copy = desk.answered('h-survey', { ...work?.answers, 'rp-q5': text('limpet') });
+    expect(copy?.goes.map((g) => g.n)).toEqual([1, 2]);
+    expect(copy?.goes[0]?.answers['rp-q5']).toEqual(text('mussel'));
+    expect(copy?.goes[0]?.submittedAt).not.toBeNull();
+  });
+
+  it('lets a learner begin again as often as the version allows', async () => {
+    const twice = (w: Workspace): Workspace => {
+      const h = survey(w);
+      const frozen = Object.fromEntries(
+        Object.entries(h.frozen).map(([k, f]) => [k, { ...f, content: { ...f.content, settings: { goes: 2 } } }]),
+      );
+      return { ...w, handOuts: { ...w.handOuts, 'h-survey': { ...h, frozen } } };
+    };
+    const desk = await sit('l-merryn', twice);
+    expect(desk.of('h-survey')).toMatchObject({ go: 2, locked: false });
+    const copy = desk.answered('h-survey', { 'rp-q1': text('again') }, true);
+    expect(copy?.goes).toHaveLength(2);
+    const done = await sit('l-merryn', (w) => withCopy(copy as Copy)(twice(w)));
+    expect(done.of('h-survey')?.locked).toBe(true);
+  });
+
+  it('stays closed when the teacher said that it is complete', async () => {
+    const complete = (w: Workspace): Workspace => {
+      const id = copyIdOf('h-survey', 'l-merryn');
+      const responses = [{ ...emptyResponse(1), decision: 'complete' as const, decidedAt: '2026-11-24' }];
+      return { ...w, markings: { ...w.markings, [id]: { id, copyId: id, responses } } };
+    };
+    const desk = await sit('l-merryn', complete);
+    expect(desk.of('h-survey')).toMatchObject({ state: 'complete', locked: true });
+  });
+
+  it('cannot be given to what is only to read', async () => {
+    const toRead = (w: Workspace): Workspace => ({
+      ...w,
+      handOuts: { ...w.handOuts, 'h-survey': { ...survey(w), way: 'to-read' } },
+    });
+    expect((await sit('l-corin', toRead)).of('h-survey')?.locked).toBe(true);
+  });
+});

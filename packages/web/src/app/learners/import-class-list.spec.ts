@@ -1,0 +1,56 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { DemoPlace } from '../testing/demo-place';
+import { ImportClassList } from './import-class-list';
+
+let place: DemoPlace<ImportClassList>;
+beforeEach(async () => {
+  place = await DemoPlace.open(ImportClassList, { inputs: { open: true } });
+});
+async function bring(text: string, size = text.length): Promise<void> {
+  const field = place.field(/^A CSV or TSV file/);
+  const file = { name: 'class.csv', size, text: () => Promise.resolve(text) };
+  Object.defineProperty(field, 'files', { value: [file], configurable: true });
+  field.dispatchEvent(new Event('change'));
+  await place.rest();
+}
+const names = () => place.work.people().learners.map((l) => l.name);
+
+describe('a class list', () => {
+  it('is shown before anything comes in, every bad line named by its number', async () => {
+    const before = names();
+    await bring('Name;Class;Reads at\nMorwen P.;Puffin;4.5\n;Puffin;3\nJago T.;Puffin;many\nOriel P.;Heron class;2\n');
+    expect(place.text).toContain('Line 3:');
+    expect(place.text).toContain('Line 4:');
+    expect(place.text).toContain('Line 5: Oriel P. is in Heron class already.');
+    expect(place.text).toContain('Morwen P.');
+    expect(names()).toEqual(before);
+  });
+
+  it('comes in with its class made, and one undo takes all of it back', async () => {
+    const before = names();
+    await bring('Name,Class,Supports\nMorwen P.,Puffin,word bank\nJago T.,Puffin,\n');
+    await place.press(/^(Take|Bring|Import).*2/);
+    expect(names()).toEqual([...before, 'Morwen P.', 'Jago T.']);
+    const puffin = place.work.people().classes.find((c) => c.name === 'Puffin');
+    expect(puffin?.learnerIds).toHaveLength(2);
+    expect(place.work.people().learners.find((l) => l.name === 'Morwen P.')?.needs.supports).toEqual(['word bank']);
+    place.work.undo();
+    expect(names()).toEqual(before);
+    expect(place.work.people().classes.some((c) => c.name === 'Puffin')).toBe(false);
+  });
+
+  it('whose columns are called otherwise is mapped by hand', async () => {
+    await bring('Pupil,Form\nMorwen P.,Puffin\n');
+    await place.choose(/^Name/, 'Pupil');
+    await place.choose(/^Class(?! for)/, 'Form');
+    expect(place.has('th', 'Morwen P.')).toBe(true);
+  });
+
+  it.each([
+    ['is empty', '', undefined],
+    ['is far too large', 'Name\nX\n', 6 * 1024 * 1024],
+  ])('that %s is refused in words', async (_, text, size) => {
+    await bring(text, size);
+    expect(place.has('[role=alert]', /class\.csv.*\.$/)).toBe(true);
+  });
+});

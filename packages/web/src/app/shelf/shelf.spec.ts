@@ -1,0 +1,74 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { derive, type Family, latest } from '@lorvet/core';
+import { demoWorkspace } from '@lorvet/core/demo';
+import { DemoPlace } from '../testing/demo-place';
+import { duplicateFamily, newFamily } from './new-family';
+import { Shelf } from './shelf';
+
+const newId = (() => {
+  let n = 0;
+  return () => `new${++n}`;
+})();
+
+describe('the Shelf', () => {
+  let place: DemoPlace<Shelf>;
+  beforeEach(async () => {
+    place = await DemoPlace.open(Shelf);
+  });
+  const titles = () =>
+    [...(place.fixture.nativeElement as HTMLElement).querySelectorAll('a')].map((a) => a.textContent?.trim());
+
+  it('finds by title, subject, objective and version, all words at once', async () => {
+    const find = async (words: string) => {
+      await place.write(/^(Find|Search)/, words);
+      return ['Rock-pool survey', 'Catching the right bus', 'Mending a puncture', 'Market day at the quay'].filter(
+        (t) => titles().includes(t),
+      );
+    };
+    expect(await find('TIMETABLE')).toEqual(['Catching the right bus']);
+    expect(await find('core pool')).toEqual(['Rock-pool survey']);
+    expect(await find('core zeppelin')).toEqual([]);
+    await place.press('Show all');
+    expect(titles()).toContain('Mending a puncture');
+  });
+
+  it('takes a family off with everything of it, and undo brings all of it back', async () => {
+    const before = place.family('puncture');
+    await place.press('Remove Mending a puncture');
+    expect(place.work.families()['puncture']).toBeUndefined();
+    place.work.undo();
+    expect(place.family('puncture')).toBe(before);
+  });
+
+  it('duplicates a family beside the first', async () => {
+    await place.press('Duplicate Rock-pool survey');
+    expect(titles()).toContain('Rock-pool survey (copy)');
+  });
+});
+
+describe('a family copied', () => {
+  const pool = demoWorkspace(Date.UTC(2026, 10, 24)).families['rock-pool'] as Family;
+  const copy = duplicateFamily(pool, '2026-11-24T08:00:00.000Z', 'T', newId);
+
+  it('shows the same in every version, under ids of its own', () => {
+    expect(copy.versions.map((v) => v.name)).toEqual(pool.versions.map((v) => v.name));
+    pool.versions.forEach((v, i) => {
+      const other = copy.versions[i];
+      expect(other?.id).not.toBe(v.id);
+      expect(derive(copy, other?.id ?? '').content.pages).toEqual(derive(pool, v.id).content.pages);
+    });
+    expect(copy.versions[1]?.basis).toBe(copy.versions[0]?.id);
+  });
+  it('begins a history of its own', () => {
+    expect(copy.revisions).toHaveLength(1);
+    expect(latest(copy).note).toBe('Copied from “Rock-pool survey”, revision 3');
+    expect(copy.versions.every((v) => v.upkeepLog.length === 0)).toBe(true);
+  });
+});
+
+it('a new master has one page and its objectives', () => {
+  const begun = { title: 'Knots', subject: 'Sea', ages: '9', objectives: ['Tie', 'Untie'] };
+  const { content } = latest(newFamily(begun, '2026-11-24T08:00:00.000Z', 'T', newId));
+  expect(content.objectives.map((o) => o.text)).toEqual(['Tie', 'Untie']);
+  expect(content.pages.map((p) => p.blocks)).toEqual([[]]);
+});

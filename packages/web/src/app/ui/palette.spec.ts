@@ -1,0 +1,69 @@
+import { TestBed } from '@angular/core/testing';
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { DemoPlace } from '../testing/demo-place';
+import { Changes } from './changes';
+import { Commands } from './commands';
+import { Palette } from './palette';
+
+describe('finding an action by its name', () => {
+  let place: DemoPlace<Palette>;
+  let done: string[];
+  beforeEach(async () => {
+    done = [];
+    place = await DemoPlace.open(Palette, { inputs: { open: true } });
+    const action = (group: string, name: string) => ({ group, name, run: () => done.push(name) });
+    TestBed.inject(Commands).add([
+      action('Help', 'Glossary of hard words'),
+      action('Help', 'Word bank with other words'),
+      action('Go to', 'Learners'),
+      ...Array.from({ length: 20 }, (_, i) => action('Bench', `Version ${i}`)),
+    ]);
+    await place.rest();
+  });
+  const key = async (name: string) => {
+    place
+      .field('Name of an action')
+      .dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
+    await place.rest();
+  };
+  const options = () => [...document.body.querySelectorAll('[role=option]')].map((o) => o.textContent?.trim());
+
+  it('takes every word, in any order, of the name and its group', async () => {
+    await place.write('Name of an action', 'words help');
+    expect(options()).toHaveLength(2);
+    await place.write('Name of an action', 'HARD glos');
+    expect(options()).toEqual(['HelpGlossary of hard words']);
+    await place.write('Name of an action', 'zeppelin');
+    expect(place.text).toContain('Nothing is called “zeppelin” here.');
+  });
+
+  it('is done with the keys alone, round both ends', async () => {
+    await place.write('Name of an action', 'help');
+    await key('ArrowUp');
+    await key('Enter');
+    expect(done).toEqual(['Word bank with other words']);
+  });
+
+  it('shows no more than can be looked over', async () => {
+    await place.write('Name of an action', 'version');
+    expect(options()).toHaveLength(12);
+  });
+});
+
+describe('what changed between two texts', () => {
+  const open = async (was: string, now: string) => {
+    const place = await DemoPlace.open(Changes, { inputs: { was, now } });
+    const host = place.fixture.nativeElement as HTMLElement;
+    const said = (tag: string) => [...host.querySelectorAll(tag)].map((e) => e.textContent?.trim());
+    return { gone: said('del'), fresh: said('ins') };
+  };
+  it('is struck through and marked word by word', async () => {
+    expect(await open('The crab hides under a stone all day.', 'The crab hides under a flat stone all day.')).toEqual({
+      gone: [],
+      fresh: ['flat'],
+    });
+  });
+  it('is only what is new where most was written anew', async () => {
+    expect((await open('One two three four.', 'Wholly other words stand here.')).gone).toEqual([]);
+  });
+});
