@@ -18,6 +18,7 @@ class NothingSeen {
   unobserve(): void {}
   disconnect(): void {}
 }
+globalThis.CSS ??= { escape: (text: string) => text } as typeof CSS;
 globalThis.IntersectionObserver ??= NothingSeen as unknown as typeof IntersectionObserver;
 
 const flat = (text: string | null | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();

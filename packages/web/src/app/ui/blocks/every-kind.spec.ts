@@ -1,0 +1,146 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import {
+  type Answer,
+  answerIsEmpty,
+  answerSchema,
+  type Block,
+  type BlockKindName,
+  blockSchema,
+  forLearner,
+  isItem,
+  type LearnerBlock,
+  markItem,
+  latest,
+} from '@lorvet/core';
+import { demoWorkspace } from '@lorvet/core/demo';
+import { DemoPlace } from '../../testing/demo-place';
+import { EDITOR_PARTS } from './editors';
+import { LearnerBlockView } from './learner-block';
+import { DESK_PARTS } from './registry';
+
+const blocks = Object.values(demoWorkspace(Date.UTC(2026, 10, 24)).families)
+  .flatMap((f) => latest(f).content.pages)
+  .flatMap((p) => p.blocks);
+/** One block of each kind that the demo has; it has nearly all. */
+const ONE_OF_EACH = [...new Map(blocks.map((b) => [b.kind, b])).values()];
+/** Given by pen, camera or microphone, which jsdom has none of. */
+const BY_DEVICE = new Set<BlockKindName>(['drawing', 'picture-writing', 'photo', 'voice', 'paper', 'spots']);
+
+let place: DemoPlace<unknown>;
+let given: Answer[];
+async function show(block: Block, inputs: Record<string, unknown> = {}) {
+  const opened = await DemoPlace.open(LearnerBlockView, {
+    inputs: { block: forLearner(block) as LearnerBlock, number: 1, ...inputs },
+  });
+  opened.fixture.componentInstance.answered.subscribe((a) => {
+    given.push(a);
+    opened.fixture.componentRef.setInput('answer', a);
+  });
+  place = opened;
+  return opened.fixture.nativeElement as HTMLElement;
+}
+const controls = (host: HTMLElement) =>
+  [...host.querySelectorAll<HTMLElement>('input, textarea, select, button')].filter(
+    (e) => !/^(A hint|Lift|Answer first)/.test(e.textContent?.trim() ?? ''),
+  );
+
+/** Does something with everything there is to do, as a learner who tries all of it. */
+async function tryAll(host: HTMLElement): Promise<void> {
+  for (const e of host.querySelectorAll<HTMLElement>('input, textarea, select')) {
+    if (e instanceof HTMLSelectElement) e.value = e.options[1]?.value ?? '';
+    else if (e instanceof HTMLInputElement && /radio|checkbox/.test(e.type)) e.click();
+    else (e as HTMLInputElement).value = '3';
+    e.dispatchEvent(new Event('input', { bubbles: true }));
+    e.dispatchEvent(new Event('change', { bubbles: true }));
+  }
+  await place.rest();
+  // A piece, then a place: whatever is pressed second takes what was pressed first.
+  const piece = host.querySelector<HTMLElement>('lv-piece-button button, .pieces button, button');
+  piece?.click();
+  await place.rest();
+  host.querySelector<HTMLElement>('lv-place button, lv-place [role=button], lv-place, .place button')?.click();
+  for (const b of host.querySelectorAll<HTMLElement>('button')) b.click();
+  await place.rest();
+}
+
+beforeEach(() => {
+  given = [];
+});
+
+it('the demo shows nearly every kind that a learner can receive', () => {
+  const kinds = new Set(ONE_OF_EACH.map((b) => b.kind));
+  const missing = Object.keys(DESK_PARTS).filter((k) => !kinds.has(k as BlockKindName));
+  expect(missing).not.toContain('gaps');
+  expect(missing.length).toBeLessThan(10);
+});
+
+describe.each(
+  ONE_OF_EACH.filter((b) => b.audience === 'learner' && b.kind in DESK_PARTS).map((b) => [b.kind, b] as const),
+)('the learner’s form of %s', (kind, block) => {
+  it('asks its question in words, once', async () => {
+    const host = await show(block);
+    if (!isItem(block) || !block.prompt) return;
+    expect(host.textContent?.split(block.prompt)).toHaveLength(2);
+  });
+
+  it('has a name for every control', async () => {
+    const host = await show(block);
+    for (const c of controls(host)) {
+      const name =
+        c.getAttribute('aria-label') ??
+        c.getAttribute('aria-labelledby') ??
+        c.closest('label')?.textContent ??
+        c.textContent;
+      expect(name?.trim()).toBeTruthy();
+    }
+  });
+
+  it('takes nothing once it is locked', async () => {
+    const host = await show(block, { locked: true });
+    for (const e of host.querySelectorAll<HTMLInputElement>('input, textarea, select'))
+      expect([e.name, e.disabled || e.readOnly]).toEqual([e.name, true]);
+    for (const e of host.querySelectorAll<HTMLElement>('button, [role=button], lv-place')) e.click();
+    await place.rest();
+    expect(given).toEqual([]);
+  });
+
+  if (isItem(block) && !BY_DEVICE.has(kind))
+    it('gives answers that can be kept and marked', async () => {
+      const host = await show(block);
+      await tryAll(host);
+      expect(given.length).toBeGreaterThan(0);
+      for (const a of given) {
+        expect(answerSchema.parse(a)).toEqual(a);
+        const mark = markItem(block, a);
+        expect(mark.points).toBeLessThanOrEqual(mark.outOf);
+      }
+      expect(given.some((a) => !answerIsEmpty(a))).toBe(true);
+    });
+});
+
+describe.each(ONE_OF_EACH.filter((b) => b.kind in EDITOR_PARTS).map((b) => [b.kind, b] as const))(
+  'the editor of %s',
+  (_, block) => {
+    it('writes only what the block may be, whatever is typed', async () => {
+      const editor = EDITOR_PARTS[block.kind as keyof typeof EDITOR_PARTS];
+      if (!editor) return;
+      const changed: Block[] = [];
+      place = await DemoPlace.open(editor, { inputs: { block, change: (b: Block) => changed.push(b) } });
+      const host = place.fixture.nativeElement as HTMLElement;
+      for (const text of ['Other words', '', '-7', '9999999', 'a / b\nc = d']) {
+        for (const e of host.querySelectorAll<HTMLInputElement>('input:not([type=file]), textarea')) {
+          if (/radio|checkbox/.test(e.type)) e.click();
+          else e.value = text;
+          e.dispatchEvent(new Event('input', { bubbles: true }));
+          e.dispatchEvent(new Event('change', { bubbles: true }));
+        }
+        await place.rest();
+      }
+      for (const b of changed) {
+        const read = blockSchema.safeParse(b);
+        expect(read.success ? [] : read.error.issues.map((i) => `${i.path.join('.')}: ${i.message}`)).toEqual([]);
+        expect([b.id, b.kind]).toEqual([block.id, block.kind]);
+      }
+    });
+  },
+);
