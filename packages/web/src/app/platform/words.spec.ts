@@ -32,6 +32,14 @@ describe('the shipped words', () => {
     await w.simpler('expose');
     expect(asked).toEqual(['words/words.json']);
   });
+  it('are asked for again where they could not be fetched, and nothing breaks', async () => {
+    const w = await words();
+    const served = globalThis.fetch;
+    globalThis.fetch = jest.fn(() => Promise.reject(new TypeError('no connection')));
+    expect(await w.simpler('creature')).toEqual([]);
+    globalThis.fetch = served;
+    expect(await w.simpler('creature')).toEqual(['animal', 'being']);
+  });
   it.each([
     ['creatures', ['animal', 'being']],
     ['Creature', ['animal', 'being']],

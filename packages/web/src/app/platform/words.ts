@@ -55,14 +55,20 @@ export class Words {
   }
 
   private async load(): Promise<Readonly<Record<string, Entry>>> {
-    this.all ??= fetch('words/words.json').then(async (r) => (r.ok ? ((await r.json()) as Record<string, Entry>) : {}));
+    this.all ??= fetch('words/words.json')
+      .then(async (r) => (r.ok ? ((await r.json()) as Record<string, Entry>) : {}))
+      .catch(() => {
+        // Without a connection there are no words now; they are asked for again the next time.
+        this.all = null;
+        return {};
+      });
     return await this.all;
   }
 
   private async picture(code: string): Promise<void> {
     if (this.pictures.has(code)) return;
-    const got = await fetch(`words/pictures/${code}.svg`);
-    const asset = got.ok ? await readPicture(await got.blob()) : null;
+    const got = await fetch(`words/pictures/${code}.svg`).catch(() => null);
+    const asset = got?.ok ? await readPicture(await got.blob()) : null;
     if (!asset || 'problem' in asset) return;
     if (!this.work.assets()[asset.id]) this.work.dispatch(BenchActions.pictureAdded({ asset }));
     this.pictures.set(code, asset.id);

@@ -18,6 +18,8 @@ class NothingSeen {
   unobserve(): void {}
   disconnect(): void {}
 }
+// Nothing is served in a unit test: a test that needs the shipped words gives its own.
+globalThis.fetch ??= () => Promise.reject(new TypeError('nothing is served here'));
 globalThis.CSS ??= { escape: (text: string) => text } as typeof CSS;
 globalThis.IntersectionObserver ??= NothingSeen as unknown as typeof IntersectionObserver;
 

@@ -1,0 +1,69 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { copyIdOf } from '@lorvet/core';
+import { DemoPlace } from '../testing/demo-place';
+import { MarkingGrid } from './marking';
+
+let place: DemoPlace<MarkingGrid>;
+const said = (learner: string) => place.work.markings()[copyIdOf('h-survey', learner)]?.responses.at(-1);
+
+beforeEach(async () => {
+  place = await DemoPlace.open(MarkingGrid, { inputs: { id: 'h-survey' } });
+});
+
+describe('the work of a class', () => {
+  it('stands in one column a question, whoever had which wording; added questions at the end', () => {
+    const host = place.fixture.nativeElement as HTMLElement;
+    const heads = [...host.querySelectorAll('thead th.item')].map((h) => h.textContent?.trim().split(' ')[0]);
+    expect(heads.length).toBe(13);
+    expect(place.has('button', /^Oriel P\., question 4: right$/)).toBe(true);
+    expect(place.has('button', /^Merryn .*, question 5: not yet/)).toBe(true);
+  });
+
+  it('shows an answer with the wording and the key its learner had', async () => {
+    await place.press(/^Ysolde M\., question 3/);
+    expect(place.text).toContain('What falls from the sky and makes the pool less salty?');
+    expect(place.text).toContain('Key: rain');
+  });
+
+  it('takes the teacher’s mark in place of the computed one, and gives the computed one back', async () => {
+    await place.press(/^Ysolde M\., question 6/);
+    await place.press('✕ Not yet');
+    expect(said('l-ysolde')?.marks['rp-q6']).toEqual({ verdict: 'not-yet', points: 0 });
+    await place.press('◐ Partly');
+    expect(said('l-ysolde')?.marks['rp-q6']?.points).toBeGreaterThan(0);
+    await place.press('As computed');
+    expect(said('l-ysolde')?.marks['rp-q6']).toBeUndefined();
+  });
+
+  it('gives points within what the question has', async () => {
+    await place.press(/^Wilmot A\., question 10/);
+    await place.write('Points', '99');
+    expect(said('l-wilmot')?.marks['rp-q10']?.points).toBeLessThanOrEqual(3);
+  });
+
+  it('keeps a word on one answer', async () => {
+    await place.press(/^Wilmot A\., question 9/);
+    await place.write(/^A word on this answer/, 'And the gulls?');
+    expect(said('l-wilmot')?.comments['rp-q9']).toBe('And the gulls?');
+  });
+
+  it('leads from an answer back to the master’s revision, by what the version did', async () => {
+    await place.press(/^Ysolde M\., question 3/);
+    expect(place.text).toContain('The way back');
+    expect(place.text).toContain('master, revision 2');
+    expect(place.text).toMatch(/is worded “What falls from the sky/);
+  });
+
+  it('moves through the answers with the arrow keys', async () => {
+    await place.press(/^Brannoc T\., question 1/);
+    const table = (place.fixture.nativeElement as HTMLElement).querySelector('table');
+    const go = async (key: string) => {
+      table?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+      await place.rest();
+    };
+    await go('ArrowRight');
+    await go('ArrowDown');
+    const on = (place.fixture.nativeElement as HTMLElement).querySelector('button.chosen');
+    expect(on?.getAttribute('data-cell')).toBe('1-1');
+  });
+});
