@@ -160,3 +160,33 @@ describe('what is proposed', () => {
     });
   });
 });
+
+describe('done again to the same thing', () => {
+  it('fewer choices leave out further ones, and bring none back', () => {
+    const three = record([sure(draftFewerChoices(b('rp-q1'), 3))]);
+    const shown = findBlock(derive(three, 'rp-ext').content, 'rp-q1')?.block as Block;
+    const two = record([sure(draftFewerChoices(shown, 2))], three);
+    expect(findBlock(derive(two, 'rp-ext').content, 'rp-q1')?.block).toMatchObject({
+      options: [{ text: 'Mussel' }, { text: 'Jellyfish' }],
+    });
+    expect(mine(two).filter((a) => a.kind === 'fewer-choices')).toHaveLength(1);
+  });
+  it('mixing takes more in, and leaves none out', () => {
+    const one = record([{ kind: 'mix-up', targets: ['rp-q1'] }]);
+    const both = record([{ kind: 'mix-up', targets: ['rp-q2'] }], one);
+    expect(mine(both).at(-1)).toMatchObject({ kind: 'mix-up', targets: ['rp-q1', 'rp-q2'] });
+  });
+  it('a bank stays where it stands, under its id', () => {
+    const draft = () => sure(draftWordBank(content, page(1), 0, stamp.newId));
+    const once = record([draft()]);
+    const shown = derive(once, 'rp-ext').content;
+    const again = record(
+      [sure(draftWordBank(shown, shown.pages[1] as (typeof shown.pages)[number], 2, stamp.newId))],
+      once,
+    );
+    const banks = derive(again, 'rp-ext').content.pages.map((p) => p.blocks.filter((x) => x.kind === 'word-bank'));
+    expect(banks.map((x) => x.length)).toEqual([0, 1, 0]);
+    expect(banks[1]?.[0]?.id).toBe(shown.pages[1]?.blocks.find((x) => x.kind === 'word-bank')?.id);
+    expect(pendingUpkeep(again).entries.filter((e) => e.versionId === 'rp-ext')).toEqual([]);
+  });
+});

@@ -8,9 +8,11 @@ import { itemsWithin } from './choose-items';
 import { pageInBasis, wholePlace } from './chunk';
 import type { Draft } from './drafts';
 import { snapshotChoices } from './fewer-choices';
+import { proposeHardWords } from './glossary';
 import { questionBehind } from './hint';
 import { answerBehind } from './other-answer';
 import { type Adjustment, adjustmentSchema } from './registry';
+import { proposeWords } from './word-bank';
 
 /** What the core may not make up itself. */
 export interface Stamp {
@@ -50,6 +52,19 @@ function slotOf(a: Draft): string {
   }
 }
 
+/** A draft for what an adjustment is there already for: added to it, and standing where it stood. */
+function addedTo(old: Adjustment, d: Draft): Draft {
+  // Drafts are made on what the version shows: what it leaves out already must not come back.
+  if (d.kind === 'fewer-choices' && old.kind === d.kind)
+    return { ...d, leaveOut: [...new Set([...old.leaveOut, ...d.leaveOut])] };
+  if (d.kind === 'mix-up' && old.kind === d.kind)
+    return { ...d, targets: [...new Set([...old.targets, ...d.targets])] };
+  if ((d.kind === 'word-bank' || d.kind === 'glossary') && old.kind === d.kind)
+    return { ...d, blockId: old.blockId, page: old.page, after: old.after };
+  if (d.kind === 'steps-to-tick' && old.kind === d.kind) return { ...d, blockId: old.blockId };
+  return d;
+}
+
 function siblingBefore(content: Content, id: Id): Id | null {
   const list = content.pages.some((p) => p.id === id) ? content.pages : (findBlock(content, id)?.page.blocks ?? []);
   return list[list.findIndex((x) => x.id === id) - 1]?.id ?? null;
@@ -74,6 +89,9 @@ function againstBasis(d: Draft, basis: Content): Draft {
   // What the basis has is known too, even where this version leaves it out already.
   if (d.kind === 'choose-items')
     return { ...d, known: [...new Set([...d.known, ...itemsWithin(basis, d.pages).map((i) => i.id)])] };
+  const page = 'page' in d ? basis.pages.find((p) => p.id === d.page) : undefined;
+  if (page && d.kind === 'word-bank') return { ...d, was: proposeWords(page) };
+  if (page && d.kind === 'glossary') return { ...d, was: proposeHardWords(page) };
   const b = 'target' in d ? findBlock(basis, d.target)?.block : undefined;
   if (!b) return d;
   switch (d.kind) {
@@ -121,10 +139,11 @@ export function withDrafts(
   ).content;
   let adjustments = version.adjustments;
   for (const d of drafts) {
-    const slot = slotOf(onWhole(d, basis, shown));
+    const whole = onWhole(d, basis, shown);
+    const slot = slotOf(whole);
     const old = adjustments.find((a) => slotOf(a) === slot);
     const made = {
-      ...againstBasis(onWhole(d, basis, shown), basis),
+      ...againstBasis(old ? addedTo(old, whole) : whole, basis),
       id: old?.id ?? stamp.newId(),
       at: stamp.at,
       author: stamp.author,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { findBlock } from '../activity/activity';
 import { type Id, idSchema, optionSchema } from '../activity/block';
-import { type Block, isChoice, keyIdsOf } from '../activity/blocks';
+import { type Block, isChoice, isItem, keyIdsOf } from '../activity/blocks';
 import {
   adjustmentBase,
   type AdjustmentKind,
@@ -68,20 +68,22 @@ export const fewerChoices: AdjustmentKind<FewerChoices> = {
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;
-    if (!block || !isChoice(block)) return 'Fewer choices for a question that the basis no longer has.';
-    const left = block.options.filter((o) => !a.leaveOut.includes(o.id));
-    return `“${snippet(block.prompt)}” offers ${left.length} choices in place of ${block.options.length}: ${listed(left)}.`;
+    if (!block || !isItem(block)) return 'Fewer choices for a question that the basis no longer has.';
+    // A question that this version made one of choices has them from there.
+    const options = isChoice(block) ? block.options : a.was.options;
+    const left = options.filter((o) => !a.leaveOut.includes(o.id));
+    return `“${snippet(block.prompt)}” offers ${left.length} choices in place of ${options.length}: ${listed(left)}.`;
   },
   judge(a, c) {
     const b = basisBlock(c, a.target);
-    if (!b || !isChoice(b)) return accommodation('Fewer choices.');
-    const left = b.options.filter((o) => !a.leaveOut.includes(o.id));
-    return left.every((o) => keyIdsOf(b).includes(o.id))
+    const { options, key } = b && isChoice(b) ? snapshotChoices(b) : a.was;
+    const left = options.filter((o) => !a.leaveOut.includes(o.id));
+    return left.every((o) => key.includes(o.id))
       ? modification('Only the answer is left to choose.')
-      : accommodation(`${left.length} choices in place of ${b.options.length}, for the same question.`);
+      : accommodation(`${left.length} choices in place of ${options.length}, for the same question.`);
   },
   review(a, sheet) {
-    const block = sheet.basisBlock(a.target);
+    const block = sheet.turnedBlock(a.target);
     if (!block || !isChoice(block))
       return {
         outcome: 'lost',

@@ -15,7 +15,8 @@ const schema = z.object({
 export type KeepPages = z.infer<typeof schema>;
 
 /** A smaller part of a page goes with the page. */
-const keeps = (pages: readonly string[], id: string) => pages.includes(id) || pages.includes(wholePageId(id));
+/** Whether a page is among those kept: a part is where its whole page is. */
+export const keeps = (pages: readonly string[], id: string) => pages.includes(id) || pages.includes(wholePageId(id));
 
 const titles = (sheet: Sheet, ids: readonly string[]) =>
   ids.map((id) => sheet.page(id)?.title || 'untitled page').join(', ');

@@ -40,7 +40,6 @@ export const otherAnswer: AdjustmentKind<OtherAnswer> = {
   done: 'answered otherwise',
   category: 'response',
   schema,
-  inPlace: true,
   targets: (a) => [a.target],
   apply(a, sheet): Applied {
     const before = sheet.block(a.target);

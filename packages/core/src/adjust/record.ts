@@ -78,7 +78,9 @@ export function recordInPlace(family: Family, versionId: Id, done: InPlace, stam
     case 'remove-page': {
       const page = basis.pages.find((p) => p.id === pageInBasis(basis, done.pageId));
       if (!page) throw new CannotRecord('This page is no longer in the basis.');
-      if (derived.content.pages.length < 2) throw new CannotRecord('A version needs at least one page.');
+      // In smaller parts one page is several: all of them go with it.
+      if (derived.content.pages.every((p) => pageInBasis(basis, p.id) === page.id))
+        throw new CannotRecord('A version needs at least one page.');
       return add({ ...meta(), kind: 'leave-out', what: 'page', target: page.id, was: fingerprint(page) });
     }
     case 'keep-pages': {

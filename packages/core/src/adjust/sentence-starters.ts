@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { findBlock } from '../activity/activity';
 import { idSchema } from '../activity/block';
+import { isItem } from '../activity/blocks';
 import {
   accommodation,
   adjustmentBase,
@@ -41,12 +42,12 @@ export const sentenceStarters: AdjustmentKind<SentenceStarters> = {
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;
-    const of = block?.kind === 'long-text' ? `“${snippet(block.prompt)}”` : 'A question that the basis no longer has';
+    const of = block && isItem(block) ? `“${snippet(block.prompt)}”` : 'A question that the basis no longer has';
     return `${of} offers beginnings to write on from: ${a.starters.join(' / ')}.`;
   },
   judge: () => accommodation('The beginning of a sentence helps; the thought is still the learner’s.'),
   review(a, sheet) {
-    const block = sheet.basisBlock(a.target);
+    const block = sheet.turnedBlock(a.target);
     if (block?.kind !== 'long-text')
       return lostTarget(a.target, 'The question these beginnings help with is gone.', '', a.starters.join(' / '));
     const now = block.starters ?? [];

@@ -75,6 +75,13 @@ export class Sheet {
     return page?.blocks[indexIn(page.blocks, id)] ?? this.block(id);
   }
 
+  /** A block as the basis has it; where an adjustment of this version made another kind of question of it, as it is now. */
+  turnedBlock(id: Id): Block | undefined {
+    const basis = this.basisBlock(id);
+    const now = basis && this.block(id);
+    return now && now.kind !== basis.kind ? now : basis;
+  }
+
   /** Whether the basis has a block or page that an adjustment before this one has taken off the sheet. */
   isLeftOut(id: Id): boolean {
     return (this.home.has(id) && !this.block(id)) || (this.basisPage(id) !== undefined && !this.page(id));

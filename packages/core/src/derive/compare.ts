@@ -75,7 +75,8 @@ function compareDerived(
       const rows = page.blocks.map((b) => row(b, rightBlocks.get(b.id) ?? null));
       return { page, kept: rows.some((r) => r.right), rows };
     }
-    if (other.page === page) return { page, kept: true, rows: page.blocks.map((b) => row(b, b)) };
+    // The very page, and no further part of it that only the right side shows.
+    if (other.blocks === page.blocks) return { page, kept: true, rows: page.blocks.map((b) => row(b, b)) };
     const rows: CompareRow[] = [];
     const here = new Set(page.blocks.map((b) => b.id));
     let at = 0;

@@ -109,7 +109,13 @@ export const ruleKinds = {
     fresh: { rule: 'word-bank', distractors: 1 },
     says: (r) =>
       `A word bank on every page with short answers${r.distractors ? `, with ${r.distractors} ${r.distractors === 1 ? 'word' : 'words'} that fit nowhere` : ''}.`,
-    run: (r, c) => overPages(c, (p) => draftWordBank(c.content, p, r.distractors, c.newId)),
+    // A bank that is there was put together by somebody.
+    run: (r, c) =>
+      overPages(c, (p) =>
+        p.blocks.some((b) => b.kind === 'word-bank')
+          ? { why: 'It has a word bank already.' }
+          : draftWordBank(c.content, p, r.distractors, c.newId),
+      ),
   }),
   hints: kind({
     label: 'Hints where demand is high',
