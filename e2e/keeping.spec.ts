@@ -28,6 +28,25 @@ test('a backup goes out and comes in again, and a file that is none changes noth
   await expect(page.getByRole('row', { name: /Jory/ })).toContainText('complete');
 });
 
+test('a family goes out for others and comes in again, and a file that is none changes nothing', async ({ page }) => {
+  await openDemo(page, '/shelf');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save Rock-pool survey to a file' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('Rock-pool-survey.family.zip');
+  const path = await file.path();
+  const field = page.getByLabel('Family from a file');
+  await field.setInputFiles({ name: 'list.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') });
+  await expect(page.getByRole('alert').filter({ hasText: 'list.zip' })).toContainText('“Save to a file” wrote.');
+  await expect(page.getByRole('link', { name: 'Rock-pool survey' })).toHaveCount(1);
+  await field.setInputFiles(path);
+  await expect(page.getByRole('link', { name: 'Rock-pool survey' })).toHaveCount(2);
+  const second = page.getByRole('listitem').filter({ hasText: 'Rock-pool survey' }).filter({ hasText: 'nobody yet' });
+  await second.getByRole('link', { name: 'Supported' }).click();
+  await expect(page.locator('[data-block="rp-t1"]')).toContainText('Two times a day');
+});
+
 test('two tabs see each other’s changes and overwrite nothing', async ({ page, context }) => {
   await openDemo(page, '/bench/puncture');
   const other = await context.newPage();

@@ -61,6 +61,7 @@ export { type ComparePage, type CompareRow, compareVersions } from './derive/com
 export * from './derive/derive';
 export { BACKUP_FORMAT, readBackup, writeBackup } from './formats/backup';
 export { base64, fromBase64 } from './formats/base64';
+export { readFamily, writeFamily } from './formats/family-file';
 export * from './formats/class-list';
 export { placesOf, Problem } from './formats/problem';
 export * from './learners/learner';

@@ -1,4 +1,5 @@
 import { assetsOf } from '../activity/activity';
+import type { Family } from '../activity/family';
 import { answerAssets } from '../work/answer';
 import { listOf, type Workspace } from '../workspace';
 
@@ -11,17 +12,23 @@ export function assetUses(w: Workspace): Map<string, number> {
   const use = (ids: Iterable<string>) => {
     for (const id of ids) if (id) uses.set(id, (uses.get(id) ?? 0) + 1);
   };
-  for (const f of listOf(w.families)) {
-    for (const r of f.revisions) use(assetsOf(r.content));
-    if (f.draft) use(assetsOf(f.draft));
-    for (const v of f.versions) for (const a of v.adjustments) use(assetsHeld(a));
-  }
+  for (const f of listOf(w.families)) use(assetsIn(f));
   for (const h of listOf(w.handOuts)) for (const frozen of Object.values(h.frozen)) use(assetsOf(frozen.content));
   for (const c of listOf(w.copies))
     for (const go of c.goes) for (const a of Object.values(go.answers)) use(answerAssets(a));
   for (const t of listOf(w.templates)) use(assetsOf({ pages: [t.page] }));
   return uses;
 }
+
+/** The ids of assets that a family shows anywhere, once for each use. */
+const assetsIn = (f: Family): string[] => [
+  ...f.revisions.flatMap((r) => [...assetsOf(r.content)]),
+  ...(f.draft ? assetsOf(f.draft) : []),
+  ...f.versions.flatMap((v) => v.adjustments.flatMap(assetsHeld)),
+];
+
+/** The same, each once. */
+export const assetsOfFamily = (f: Family): ReadonlySet<string> => new Set(assetsIn(f));
 
 /** The ids of assets anywhere in an adjustment: whatever its kind, they stand under this one name. */
 function assetsHeld(value: unknown): string[] {

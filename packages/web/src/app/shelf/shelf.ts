@@ -3,8 +3,10 @@ import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Family, latest, learnersWith, listOf, plainWords, versionTree } from '@lorvet/core';
 import { Dialog } from 'primeng/dialog';
+import { Backup } from '../platform/backup';
 import { Clock } from '../platform/clock';
-import { ShelfActions } from '../store/actions';
+import { download } from '../platform/download';
+import { BringActions, ShelfActions } from '../store/actions';
 import { upkeepWaiting } from '../store/selectors';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
@@ -24,6 +26,8 @@ export class Shelf {
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);
   private readonly notice = inject(Notice);
+  private readonly files = inject(Backup);
+  protected readonly problem = signal<{ name: string; message: string; details: readonly string[] } | null>(null);
   protected readonly query = signal('');
   protected readonly beginning = signal(false);
 
@@ -97,5 +101,35 @@ export class Shelf {
       `“${title}” was taken off the Shelf`,
       'Undo brings it back. What was given out stays with the learners.',
     );
+  }
+
+  /** For somebody else: without versions for one learner, and without reasons. */
+  protected async toFile(family: Family): Promise<void> {
+    const at = this.clock.iso();
+    const { title } = latest(family).content;
+    const file = await this.files.writeFamily(family, this.work.assets(), at);
+    download(file, `${title.replace(/[^\p{L}\p{N}]+/gu, '-')}.family.zip`);
+    this.notice.done(
+      `“${title}” was saved to a file`,
+      'Versions for one learner and reasons are not in it: it can be passed on.',
+    );
+  }
+
+  protected async fromFile(field: HTMLInputElement): Promise<void> {
+    const [file] = field.files ?? [];
+    field.value = '';
+    if (!file) return;
+    this.problem.set(null);
+    const read = await this.files.readFamily(file, this.clock.newId());
+    if (!read.ok) {
+      this.problem.set({ name: file.name, message: read.message, details: read.details });
+      return;
+    }
+    const { family, assets } = read;
+    const { title } = latest(family).content;
+    this.work.dispatch(
+      BringActions.madeMaster({ family, assets: [...assets], label: `family “${title}” from a file` }),
+    );
+    this.notice.done(`“${title}” came in with ${family.versions.length} versions`, 'One undo takes it back.');
   }
 }

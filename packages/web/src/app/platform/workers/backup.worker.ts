@@ -1,24 +1,46 @@
-import { Problem, readBackup, type Workspace, writeBackup } from '@lorvet/core';
+import {
+  type Asset,
+  type Family,
+  Problem,
+  readBackup,
+  readFamily,
+  type Workspace,
+  writeBackup,
+  writeFamily,
+} from '@lorvet/core';
 import { expose, transfer } from 'comlink';
 
-export type BackupReading =
-  | { readonly ok: true; readonly workspace: Workspace; readonly at: string }
-  | { readonly ok: false; readonly message: string; readonly details: readonly string[] };
+interface Refused {
+  readonly ok: false;
+  readonly message: string;
+  readonly details: readonly string[];
+}
+export type BackupReading = { readonly ok: true; readonly workspace: Workspace; readonly at: string } | Refused;
+export type FamilyReading = { readonly ok: true; readonly family: Family; readonly assets: readonly Asset[] } | Refused;
+
+/** A problem is returned, not thrown: a class does not survive the way between threads. */
+function refusedOr<T>(read: () => T): T | Refused {
+  try {
+    return read();
+  } catch (error) {
+    if (error instanceof Problem) return { ok: false, message: error.message, details: error.details };
+    return { ok: false, message: 'The file could not be read. Nothing was changed.', details: [] };
+  }
+}
 
 const api = {
   write(workspace: Workspace, at: string): Uint8Array {
     const bytes = writeBackup(workspace, at);
     return transfer(bytes, [bytes.buffer]);
   },
-  /** A problem is returned, not thrown: a class does not survive the way between threads. */
-  read(bytes: Uint8Array): BackupReading {
-    try {
-      return { ok: true, ...readBackup(bytes) };
-    } catch (error) {
-      if (error instanceof Problem) return { ok: false, message: error.message, details: error.details };
-      return { ok: false, message: 'The file could not be read. Nothing was changed.', details: [] };
-    }
+  read: (bytes: Uint8Array): BackupReading => refusedOr(() => ({ ok: true, ...readBackup(bytes) })),
+  writeFamily(family: Family, assets: Readonly<Record<string, Asset>>, at: string): Uint8Array {
+    const bytes = writeFamily(family, assets, at);
+    return transfer(bytes, [bytes.buffer]);
   },
+  /** `id` is the family's own here. */
+  readFamily: (bytes: Uint8Array, id: string): FamilyReading =>
+    refusedOr(() => ({ ok: true, ...readFamily(bytes, () => id) })),
 };
 
 export type BackupApi = typeof api;
