@@ -1,5 +1,5 @@
 // The steps that start, test and the other commands share.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -18,6 +18,22 @@ export function run(command, args, options = {}) {
 export function must(command, args, options) {
   const status = run(command, args, options);
   if (status !== 0) process.exit(status);
+}
+
+/** Runs several commands side by side; ends with the first that fails once all are done. */
+export async function mustAll(commands) {
+  const statuses = await Promise.all(
+    commands.map(
+      ([command, ...args]) =>
+        new Promise((done, failed) => {
+          spawn(command, args, { cwd: root, stdio: 'inherit' })
+            .on('error', failed)
+            .on('exit', (status) => done(status ?? 1));
+        }),
+    ),
+  );
+  const wrong = statuses.find((s) => s !== 0);
+  if (wrong !== undefined) process.exit(wrong);
 }
 
 export const bin = (name) => join(root, 'node_modules', '.bin', name);

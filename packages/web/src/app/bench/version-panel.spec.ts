@@ -105,8 +105,9 @@ describe('the whole version', () => {
 describe('a version beside its basis', () => {
   const page = async (version: string) => {
     place = await DemoPlace.open(VersionPage, { bench: { family: 'rock-pool', version } });
-    await new Promise((done) => setTimeout(done, 120));
-    await place.rest();
+    // Rows are drawn a few with each frame.
+    const drawn = () => document.body.querySelectorAll('[data-block]').length;
+    for (let i = 0; i < 100 && drawn() < 15; i++) await place.rest();
   };
   const ids = () => [...document.body.querySelectorAll('[data-block]')].map((e) => e.getAttribute('data-block') ?? '');
 

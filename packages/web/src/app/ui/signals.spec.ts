@@ -11,6 +11,10 @@ import { growing } from './growing';
 import { measured } from './measured';
 
 const soon = () => new Promise((done) => setTimeout(done, 5));
+/** Waits for what takes as long as the machine needs. */
+async function until(is: () => boolean): Promise<void> {
+  for (let i = 0; i < 400 && !is(); i++) await soon();
+}
 /** Runs `make` where a component's signals and effects live. */
 function within<T>(make: () => T): T {
   let made: T | undefined;
@@ -51,7 +55,8 @@ describe('a list that grows', () => {
     const list = signal('a');
     const rows = within(() => growing(() => list(), 5, 20));
     expect(rows.budget()).toBe(5);
-    await new Promise((done) => setTimeout(done, 200));
+    await until(() => rows.budget() >= 20);
+    await soon();
     expect(rows.budget()).toBe(20);
     rows.reach(50);
     expect(rows.budget()).toBe(50);
@@ -68,7 +73,7 @@ describe('measures counted between other work', () => {
     const { content } = latest(demoWorkspace(0).families['rock-pool'] as Family);
     const of = signal<typeof content | null>(content);
     const result = within(() => measured(() => of()));
-    await soon();
+    await until(() => result() !== null);
     expect(result()).toEqual(measure(content));
     of.set(null);
     TestBed.tick();
