@@ -1,20 +1,16 @@
 import type { Block } from '../activity/blocks';
-import { type Family, latest, type Version } from '../activity/family';
+import { type Family, latest } from '../activity/family';
 import { draftChooseItems, draftFlap, draftOtherAnswer, draftSteps } from '../adjust/drafts';
 import { pictureIn } from '../adjust/replace-picture';
 import { b, type Clock, page } from './build';
-import { blockIn, Later } from './later';
+import { blockIn, freshVersion, Later } from './later';
 
-const EXTENDED: Version = {
+const EXTENDED = {
   id: 'pun-ext',
   name: 'Extended',
   swatch: { pattern: 'dots', colour: 'b', letter: 'H' },
   purpose: 'For those who mend bicycles already',
-  basis: null,
-  upTo: 1,
-  adjustments: [],
-  upkeepLog: [],
-};
+} as const;
 const further: Block = {
   ...b.long(
     'pun-x1',
@@ -62,7 +58,7 @@ export function punctureTiers(bike: Family, closerId: string, clock: Clock): Fam
     [draftOtherAnswer(blockIn(bike, 'pun-q4'), 'voice', [])],
     'Says it better than writes it',
   );
-  f = { ...f, versions: [...f.versions, EXTENDED] };
+  f = { ...f, versions: [...f.versions, freshVersion(f, EXTENDED)] };
   f = later.change(
     f,
     'pun-ext',

@@ -1,6 +1,6 @@
 import { findBlock, type Page } from '../activity/activity';
 import type { Block } from '../activity/blocks';
-import { type Family, latest } from '../activity/family';
+import { type Family, latest, type Version } from '../activity/family';
 import { type Draft, isDraft, type Proposal } from '../adjust/drafts';
 import { recordInPlace } from '../adjust/record';
 import { AUTHOR, type Clock } from './build';
@@ -23,6 +23,12 @@ export class Later {
     return { ...family, versions: family.versions.map((v) => (v.id === versionId ? version : v)) };
   }
 }
+
+/** A version with nothing adjusted yet. */
+export const freshVersion = (
+  family: Family,
+  made: Pick<Version, 'id' | 'name' | 'swatch' | 'purpose'> & Partial<Pick<Version, 'learnerId'>>,
+): Version => ({ ...made, basis: null, upTo: latest(family).n, adjustments: [], upkeepLog: [] });
 
 export const blockIn = (f: Family, id: string): Block => {
   const found = findBlock(latest(f).content, id)?.block;

@@ -1,23 +1,19 @@
-import { type Family, latest, type Version } from '../activity/family';
+import { type Family, latest } from '../activity/family';
 import type { Draft } from '../adjust/drafts';
 import { takenPart } from '../adjust/from-activity';
 import type { Clock } from './build';
-import { Later } from './later';
+import { freshVersion, Later } from './later';
 
 /** A packet for one learner, of pages taken from three activities at this learner's level in each. */
 export function personalPacket(market: Family, from: readonly [Family, Family], clock: Clock): Family {
   const later = new Later(clock);
-  const packet: Version = {
+  const packet = freshVersion(market, {
     id: 'mk-oriel',
     name: 'Oriel’s packet',
     swatch: { pattern: 'check', colour: 'h', letter: 'N' },
     purpose: 'Pages of three activities, at Oriel’s level in each',
-    basis: null,
-    upTo: latest(market).n,
-    adjustments: [],
     learnerId: 'l-oriel',
-    upkeepLog: [],
-  };
+  });
   let f: Family = { ...market, versions: [...market.versions, packet] };
   const known = latest(market).content.pages.map((p) => p.id);
   f = later.change(f, 'mk-oriel', [{ kind: 'keep-pages', pages: known.slice(0, 2), known }], 'Two pages at a time');

@@ -117,17 +117,6 @@ const list = (text: string) =>
     .two.wide {
       grid-template-columns: 1fr 1fr;
     }
-    fieldset {
-      margin: 0;
-      padding: 4px 10px 6px;
-      border: 1px solid var(--line);
-      border-radius: var(--r);
-    }
-    legend {
-      font-size: 13px;
-      font-weight: 600;
-      color: var(--ink-2);
-    }
     .wrong {
       color: var(--madder);
     }
