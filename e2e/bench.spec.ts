@@ -101,7 +101,7 @@ test('a master is dragged into another order, and its draft dropped', async ({ p
   await page.mouse.up();
   await expect.poll(async () => (await ids()).indexOf('pun-q2')).toBeLessThan(before.indexOf('pun-q1') + 1);
   await reload(page);
-  expect((await ids()).indexOf('pun-q2')).toBe(before.indexOf('pun-q1'));
+  await expect.poll(async () => (await ids()).indexOf('pun-q2')).toBe(before.indexOf('pun-q1'));
   await page.getByRole('button', { name: 'Drop the changes' }).click();
   await expect.poll(ids).toEqual(before);
   await kept(page);

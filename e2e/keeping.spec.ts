@@ -104,7 +104,7 @@ test('comfort is remembered for the learner, and a learner sees only their own w
   await page.getByRole('radio', { name: 'Wide' }).check();
   await page.reload();
   const look = () => page.locator('lv-sheet-view').evaluate((e) => getComputedStyle(e).backgroundColor);
-  expect(await look()).toBe('rgb(23, 20, 17)');
+  await expect.poll(look).toBe('rgb(23, 20, 17)');
   // Scheduled for tomorrow: not on the desk yet, by no address.
   await sitDown(page, 'Kestrel class', 'Ansel Q.');
   await expect(page.getByRole('heading', { name: 'Market day at the quay' })).toBeVisible();

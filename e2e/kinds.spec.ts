@@ -71,7 +71,7 @@ async function mark(page: Page, h: Hands, hand: Hand, question: string): Promise
       const left = () => draw.locator('.words').evaluate((e) => (e as HTMLElement).style.left);
       const before = await left();
       await page.keyboard.press('Alt+ArrowRight');
-      expect(await left()).not.toBe(before);
+      await expect.poll(left).not.toBe(before);
     }
   }
 }

@@ -43,7 +43,7 @@ test('the whole version is divided, shown one question at a time, and answered w
   await page.getByRole('link', { name: 'Look as a learner' }).click();
   await expect(page.getByText(/page 1 of [4-9]/)).toBeVisible();
   const size = () => page.locator('lv-sheet-view').evaluate((e) => getComputedStyle(e).getPropertyValue('--desk-size'));
-  expect(await size()).toBe('24px');
+  await expect.poll(size).toBe('24px');
 });
 
 test('a flap is lifted only after an answer', async ({ page }) => {

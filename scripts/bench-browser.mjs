@@ -8,6 +8,49 @@ const PORT = 4397;
 const BASE = `http://127.0.0.1:${PORT}`;
 /** A task longer than this is felt. */
 const FELT = 50;
+/** The middle one counts: a machine shared with others has its own pauses. */
+const GOES = 3;
+const DOINGS = [
+  ['pressing', 'pressing a block to write in it'],
+  ['typing', 'typing and saving'],
+  ['scrolling', 'scrolling'],
+];
+
+/** The lengths (ms) of the tasks that the browser calls long, by what was being done; in a tab of its own. */
+async function oneGo(context, address) {
+  const page = await context.newPage();
+  const first = page.getByRole('button', { name: /^Text: Words of block/ }).first();
+  const tasks = {};
+  const during = async (doing, act) => {
+    await page.evaluate(() => (globalThis.longTasks = []));
+    await act();
+    tasks[doing] = await page.evaluate(() => globalThis.longTasks);
+  };
+  await page.goto(address);
+  await first.waitFor();
+  await page.waitForTimeout(2500);
+  // By its place: finding it by name takes the page longer than anything a person does.
+  const box = await first.boundingBox();
+  await during('pressing', async () => {
+    await page.mouse.click(box.x + 30, box.y + 10);
+    await page.waitForTimeout(1200);
+  });
+  await during('typing', async () => {
+    await page.keyboard.type('Some more words for the first block here.', { delay: 60 });
+    await page.keyboard.press('Control+Enter');
+    await page.waitForTimeout(1200);
+  });
+  await during('scrolling', async () => {
+    await page.mouse.move(600, 500);
+    for (let i = 0; i < 60; i++) {
+      await page.mouse.wheel(0, 350);
+      await page.waitForTimeout(40);
+    }
+    await page.waitForTimeout(800);
+  });
+  await page.close();
+  return tasks;
+}
 
 export async function benchInBrowser(backup) {
   const hub = spawn(process.execPath, [join(root, 'packages/hub/dist/main.js')], {
@@ -17,13 +60,14 @@ export async function benchInBrowser(backup) {
   await new Promise((done) => hub.stdout.once('data', done));
   const browser = await launch();
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.addInitScript(() => {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await context.addInitScript(() => {
       globalThis.longTasks = [];
       new PerformanceObserver((list) => {
         for (const e of list.getEntries()) globalThis.longTasks.push(e.duration);
       }).observe({ type: 'longtask', buffered: true });
     });
+    const page = await context.newPage();
     await page.goto(`${BASE}/`);
     await page.getByRole('button', { name: 'Start empty' }).click();
     await page.waitForURL('**/shelf');
@@ -32,32 +76,23 @@ export async function benchInBrowser(backup) {
     await page.getByRole('button', { name: 'Restore it' }).click();
     await page.getByText('All kept').waitFor();
     await page.waitForTimeout(1500);
+    await page.close();
     const rows = [];
-    for (const [what, path, first] of [
-      ['a version', '/bench/large/v0', /^Text: Words of block/],
-      ['the master', '/bench/large', /^Text: Words of block/],
+    for (const [what, path] of [
+      ['a version', '/bench/large/v0'],
+      ['the master', '/bench/large'],
     ]) {
-      await page.goto(`${BASE}${path}`);
-      await page.getByRole('button', { name: first }).first().waitFor();
-      await page.waitForTimeout(2500);
-      await page.evaluate(() => (globalThis.longTasks = []));
-      await page.getByRole('button', { name: first }).first().click();
-      await page.keyboard.type('Some more words for the first block here.', { delay: 60 });
-      await page.keyboard.press('Control+Enter');
-      await page.waitForTimeout(1200);
-      await page.mouse.move(600, 500);
-      for (let i = 0; i < 60; i++) {
-        await page.mouse.wheel(0, 350);
-        await page.waitForTimeout(40);
+      const goes = [];
+      for (let go = 0; go < GOES; go++) goes.push(await oneGo(context, `${BASE}${path}`));
+      for (const [doing, words] of DOINGS) {
+        const longest = goes.map((go) => Math.max(0, ...go[doing])).sort((a, b) => a - b);
+        rows.push({
+          figure: `Bench, ${what} of 400 blocks with 30 versions: longest task while ${words}, to ${FELT} ms`,
+          ratio: Number(((longest[(GOES - 1) / 2] ?? 0) / FELT).toFixed(2)),
+          'at most': 1,
+        });
+        console.log(`${what}, ${words}: longest task of each go ${longest.map((t) => Math.round(t)).join(', ')} ms`);
       }
-      await page.waitForTimeout(800);
-      const tasks = await page.evaluate(() => globalThis.longTasks);
-      rows.push({
-        figure: `Bench, ${what} of 400 blocks with 30 versions: longest task while typing and scrolling, to ${FELT} ms`,
-        ratio: Number((Math.max(0, ...tasks) / FELT).toFixed(2)),
-        'at most': 1,
-      });
-      console.log(`${what}: tasks over ${FELT} ms: ${tasks.map((t) => Math.round(t)).join(', ') || 'none'}`);
     }
     return rows;
   } finally {

@@ -66,7 +66,15 @@ export * from './formats/class-list';
 export { placesOf, Problem } from './formats/problem';
 export * from './learners/learner';
 export { SUPPORTS, type Support } from './learners/supports';
-export { alignedItems, learnersWith, type Lineage, lineageOf, type Use, whereUsed } from './lineage/lineage';
+export {
+  alignedItems,
+  learnersWith,
+  type Lineage,
+  lineageOf,
+  type Use,
+  whereUsed,
+  whereUsedInSteps,
+} from './lineage/lineage';
 export { type Classified, classify, counts, type Verdict as AdjustmentVerdict } from './measure/classify';
 export { measure, measureFamily, measureInSteps, measurePages, type Measures } from './measure/measure';
 export {

@@ -58,18 +58,33 @@ export interface Use {
 
 /** From a master's block forward: every version that shows, changes or leaves it out, and the learners who were given it. */
 export function whereUsed(family: Family, blockId: Id, handOuts: readonly HandOut[]): Use[] {
-  return versionTree(family).map(({ version }) => {
+  const steps = whereUsedInSteps(family, blockId, handOuts);
+  let step = steps.next();
+  while (!step.done) step = steps.next();
+  return step.value;
+}
+
+/** `whereUsed` in steps of one version: for whoever has something else to do in between. */
+export function* whereUsedInSteps(
+  family: Family,
+  blockId: Id,
+  handOuts: readonly HandOut[],
+): Generator<undefined, Use[]> {
+  const uses: Use[] = [];
+  for (const { version } of versionTree(family)) {
     const derived = derive(family, version.id);
     const block = findBlock(derived.content, blockId)?.block;
     const touched = originOf(derived, blockId).touched.length > 0;
-    return {
+    uses.push({
       versionId: version.id,
       versionName: version.name,
       how: !block ? 'left out' : touched ? 'changed' : 'as in the master',
       words: block ? (wordsOf(block)[0]?.text ?? '') : '',
       learnerIds: learnersWith(handOuts, family.id, version.id),
-    };
-  });
+    });
+    yield;
+  }
+  return uses;
 }
 
 /** Learners who were given a version (null: the master), each once. */

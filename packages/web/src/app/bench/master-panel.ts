@@ -7,10 +7,11 @@ import {
   type ItemBlock,
   listOf,
   objectiveCoverage,
-  whereUsed,
+  whereUsedInSteps,
 } from '@lorvet/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { BenchView, nameOf, numbersOf } from './bench-view';
+import { inTurns } from '../ui/in-turns';
 import { measured } from '../ui/measured';
 import { MeasuresTable } from './measures-table';
 import { NumberRules } from './number-rules';
@@ -97,10 +98,10 @@ import { QtiOut } from './qti-out';
               />Only for you, never shown to learners</label
             >
           }
-          @if (uses().length) {
+          @if (uses(); as all) {
             <h3>In the versions</h3>
             <ul class="uses">
-              @for (u of uses(); track u.versionId) {
+              @for (u of all; track u.versionId) {
                 <li>
                   <strong>{{ u.versionName }}</strong> {{ u.how
                   }}<small>{{ u.learnerIds.length }} learner{{ u.learnerIds.length === 1 ? '' : 's' }}</small>
@@ -230,10 +231,10 @@ export class MasterPanel {
       canBeTeachers,
     };
   });
-  protected readonly uses = computed(() => {
+  protected readonly uses = inTurns(() => {
     const family = this.view.family();
     const id = this.view.chosenInPanel();
-    return family && id ? whereUsed(family, id, listOf(this.view.work.handOuts())) : [];
+    return family && id ? whereUsedInSteps(family, id, listOf(this.view.work.handOuts())) : null;
   });
 
   protected clamp(n: number): number {

@@ -72,6 +72,7 @@ describe('a chosen question', () => {
 
   it('keeps the teacher’s judgement beside the computed one', async () => {
     await panel('rp-q9');
+    await place.unfold('More');
     await place.choose(/^Your own judgement/, 'modification');
     expect(mine().find((a) => a.kind === 'hint')).toMatchObject({ overrule: { judgement: 'modification' } });
     expect(place.text).toContain('the teacher’s judgement (computed: accommodation)');
@@ -89,8 +90,17 @@ describe('the whole version', () => {
 
   it('keeps at least one page', async () => {
     await panel();
+    await place.unfold('Pages kept');
     for (const title of [/^Life between/, /^Who lives/, /^Why is it/]) await place.check(title);
     expect(derive(place.family('rock-pool'), 'rp-core').content.pages).toHaveLength(1);
+  });
+
+  it('opens where all doings stand for one that is asked for by name', async () => {
+    await panel();
+    expect(place.has('button', 'Do it')).toBe(false);
+    TestBed.inject(BenchView).asked.set('chunk');
+    await place.rest();
+    expect(place.has('button', 'Do it')).toBe(true);
   });
 
   it('keeps its name where it is emptied', async () => {

@@ -119,6 +119,12 @@ export class DemoPlace<T> {
     await this.rest();
   }
 
+  /** Opens what is folded away under a summary. */
+  async unfold(name: Name): Promise<void> {
+    this.named('summary', name).click();
+    await this.rest();
+  }
+
   field(name: Name): HTMLInputElement {
     return this.named('input, textarea, select', name);
   }

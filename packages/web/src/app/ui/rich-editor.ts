@@ -1,5 +1,6 @@
 import type { RichPart, Run } from '@lorvet/core';
 import { Editor, Extension, type JSONContent } from '@tiptap/core';
+import { Selection } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 
 interface Handlers {
@@ -45,6 +46,12 @@ export function openEditor(place: HTMLElement, parts: readonly RichPart[], label
     onUpdate: () => handlers.changed(),
     onTransaction: ({ editor }) => handlers.moved(editor),
   });
+}
+
+/** At once: the editor's own way waits for the next frame, where the page draws what else the press has brought about. */
+export function focusAtEnd({ view }: Editor): void {
+  view.dispatch(view.state.tr.setSelection(Selection.atEnd(view.state.doc)));
+  view.focus();
 }
 
 export const partsOf = (editor: Editor): RichPart[] => (editor.getJSON().content ?? []).map(fromNode);

@@ -201,7 +201,7 @@ export class RichWords {
   }
 
   private async begin(): Promise<void> {
-    const { openEditor, partsOf } = await richEditor();
+    const { openEditor, focusAtEnd, partsOf } = await richEditor();
     const place = this.place()?.nativeElement;
     if (!place || this.editor) return;
     const editor = openEditor(place, readRich(this.text()), this.label(), {
@@ -221,7 +221,7 @@ export class RichWords {
     this.editor = editor;
     this.read = partsOf;
     this.watchPresses();
-    editor.commands.focus('end');
+    focusAtEnd(editor);
   }
 
   private leave(byKey = false): void {

@@ -8,6 +8,7 @@ import { afterDrawing } from './after-drawing';
 import { Commands } from './commands';
 import { drawSwatch } from './draw-swatch';
 import { growing } from './growing';
+import { inTurns } from './in-turns';
 import { measured } from './measured';
 
 const soon = () => new Promise((done) => setTimeout(done, 5));
@@ -65,6 +66,43 @@ describe('a list that grows', () => {
     list.set('b');
     TestBed.tick();
     expect(rows.budget()).toBe(5);
+  });
+});
+
+describe('work done in turns', () => {
+  /** Work of 40 steps of a millisecond; says how often it was done to the end. */
+  let ended = 0;
+  function* work<R>(result: R): Generator<undefined, R> {
+    for (let i = 0; i < 40; i++) {
+      const end = performance.now() + 1;
+      while (performance.now() < end);
+      yield;
+    }
+    ended++;
+    return result;
+  }
+
+  it('gives the page its turn in between, and keeps what was until the new is done', async () => {
+    const of = signal('a');
+    const result = within(() => inTurns(() => work(of())));
+    expect(result()).toBeNull();
+    await until(() => result() !== null);
+    expect(result()).toBe('a');
+    of.set('b');
+    TestBed.tick();
+    expect(result()).toBe('a');
+    await until(() => result() === 'b');
+    expect(result()).toBe('b');
+  });
+
+  it('is dropped where there is something else to do before its end', async () => {
+    const of = signal('a');
+    const result = within(() => inTurns(() => work(of())));
+    ended = 0;
+    of.set('b');
+    TestBed.tick();
+    await until(() => result() === 'b');
+    expect(ended).toBe(1);
   });
 });
 

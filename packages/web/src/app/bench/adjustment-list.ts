@@ -1,0 +1,62 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { type Adjustment, adjustmentKinds, counts, kindOfAdjustment, originOf } from '@lorvet/core';
+import { type AdjustmentPatch, BenchActions } from '../store/actions';
+import { WhenOpen } from '../ui/when-open';
+import { BenchView } from './bench-view';
+import { VersionHere } from './version-here';
+
+/** The adjustments that touched the chosen block; all of the version's where none is chosen. */
+@Component({
+  selector: 'lv-adjustment-list',
+  imports: [WhenOpen],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './adjustment-list.html',
+  styleUrl: './adjustment-list.css',
+})
+export class AdjustmentList {
+  private readonly view = inject(BenchView);
+  protected readonly here = inject(VersionHere);
+  protected readonly counts = counts;
+
+  readonly adjustments = computed(() => {
+    const s = this.here.state();
+    if (!s) return [];
+    // What is chosen may just have been left out: then the whole version is spoken of.
+    const id = this.here.chosen()?.block.id;
+    const touched = id ? originOf(s.derived, id).touched.map((t) => t.adjustment.id) : [];
+    // Those that are switched off touch nothing, and still speak of the block.
+    const list = s.version.adjustments.filter(
+      (a) => !id || touched.includes(a.id) || kindOfAdjustment(a).targets(a).includes(id),
+    );
+    return list.map((a) => ({
+      a,
+      label: a.name || adjustmentKinds[a.kind].label,
+      sentence: kindOfAdjustment(a).describe(a, s.basis),
+      verdict: s.classified.adjustments.get(a.id),
+      report: s.derived.reports.find((r) => r.adjustmentId === a.id && r.versionId === s.version.id),
+      by: `${a.author}, ${a.at.slice(0, 10)}`,
+    }));
+  });
+
+  protected patch(a: Adjustment, patch: AdjustmentPatch): void {
+    const s = this.here.state();
+    if (s)
+      this.view.work.dispatch(
+        BenchActions.adjustmentPatched({ familyId: s.family.id, versionId: s.version.id, adjustmentId: a.id, patch }),
+      );
+  }
+
+  protected overrule(a: Adjustment, judgement: string, reason: string): void {
+    if (judgement === '') this.patch(a, { overrule: null });
+    else if (judgement === 'accommodation' || judgement === 'modification' || judgement === 'addition')
+      this.patch(a, { overrule: { judgement, reason: reason.trim() || 'the teacher’s judgement' } });
+  }
+
+  protected remove(a: Adjustment): void {
+    const s = this.here.state();
+    if (s)
+      this.view.work.dispatch(
+        BenchActions.adjustmentRemoved({ familyId: s.family.id, versionId: s.version.id, adjustmentId: a.id }),
+      );
+  }
+}

@@ -1,0 +1,134 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  inject,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import { derive, itemsOf, measurePages, personalFieldsIn } from '@lorvet/core';
+import { BenchActions } from '../store/actions';
+import { measured } from '../ui/measured';
+import { WhenOpen } from '../ui/when-open';
+import { AdjustmentList } from './adjustment-list';
+import { BenchView } from './bench-view';
+import { DoHere } from './do-here';
+import { FromElsewhere } from './from-elsewhere';
+import { MeasuresTable } from './measures-table';
+import { VersionChain } from './version-chain';
+import { VersionHere } from './version-here';
+
+/** What a version is as a whole, beside its master, and what can be done with all of it. */
+@Component({
+  selector: 'lv-whole-version',
+  imports: [AdjustmentList, DoHere, FromElsewhere, MeasuresTable, VersionChain, WhenOpen],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './whole-version.html',
+  styles: `
+    summary {
+      padding: 4px 0;
+      cursor: pointer;
+      font-weight: 600;
+    }
+    .btn {
+      white-space: normal;
+    }
+  `,
+})
+export class WholeVersion {
+  protected readonly view = inject(BenchView);
+  private readonly state = inject(VersionHere).state;
+  private readonly whole = viewChild<ElementRef<HTMLDetailsElement>>('whole');
+  protected readonly selection = this.view.selection;
+  protected readonly bringing = signal(false);
+  protected readonly verdict = computed(() => this.state()?.classified ?? null);
+  protected readonly masterMeasures = measured(() => {
+    const s = this.state();
+    return s && derive(s.family, null).content;
+  });
+  protected readonly measures = measured(() => this.state()?.derived.content);
+  protected readonly headline = computed(() => {
+    switch (this.verdict()?.judgement) {
+      case 'modification':
+        return 'A modification';
+      case 'accommodation':
+        return 'An accommodation';
+      case 'addition':
+        return 'More is asked';
+      default:
+        return 'As the master';
+    }
+  });
+
+  protected readonly adjustments = computed(() => this.state()?.version.adjustments.length ?? 0);
+
+  protected readonly pages = computed(() => {
+    const s = this.state();
+    const keep = s?.version.adjustments.find((a) => a.kind === 'keep-pages');
+    return (s?.basis.pages ?? []).map((p) => ({
+      id: p.id,
+      title: p.title,
+      facts: this.factsOf(p.id),
+      kept: keep?.kind === 'keep-pages' ? keep.pages.includes(p.id) : !s?.derived.leftOut.has(p.id),
+    }));
+  });
+  /** A page's own measures, as the version has it. */
+  private factsOf(pageId: string): string {
+    const page = this.state()?.derived.content.pages.find((p) => p.id === pageId);
+    if (!page) return '';
+    const m = measurePages([page], []);
+    const grade = m.readability.figures.kincaid;
+    return `${m.items} items, ${m.words} words${grade === undefined ? '' : `, grade ${grade.toFixed(1)}`}`;
+  }
+  protected readonly personal = computed(() => {
+    const s = this.state();
+    if (!s) return null;
+    const filled = s.version.adjustments.some((a) => a.kind === 'personal-fields');
+    return { filled, fields: personalFieldsIn(s.derived.content).map((f) => `[${f}]`) };
+  });
+  protected readonly who = computed(() => {
+    const people = this.view.work.people();
+    return this.view
+      .given()
+      .map((id) => people.learners.find((l) => l.id === id)?.name ?? '')
+      .filter(Boolean);
+  });
+
+  protected readonly droppedObjectives = computed(() => {
+    const s = this.state();
+    if (!s) return [];
+    const asked = new Set(itemsOf(s.derived.content).map((i) => i.objectiveId));
+    return (this.masterMeasures()?.objectivesKept ?? []).filter((o) => !asked.has(o.id));
+  });
+
+  constructor() {
+    // What is asked for by its name is done where all doings stand.
+    effect(() => {
+      const details = this.whole()?.nativeElement;
+      if (details && this.view.asked()) untracked(() => (details.open = true));
+    });
+  }
+
+  /** Whether the page is kept now: leaving out the last one is refused. */
+  protected keepPage(id: string, keep: boolean): boolean {
+    const ids = this.pages()
+      .filter((p) => (p.id === id ? keep : p.kept))
+      .map((p) => p.id);
+    this.view.recorded({ did: 'keep-pages', pageIds: ids }, 'keep only some pages');
+    return this.pages().find((p) => p.id === id)?.kept ?? false;
+  }
+
+  protected personalise(): void {
+    const otherwise = { name: 'You', interest: 'what you like', class: 'your class' };
+    this.view.recorded({ did: 'personal-fields', otherwise }, 'fill personal fields');
+  }
+
+  protected revise(patch: { name?: string; purpose?: string }): void {
+    const s = this.state();
+    if (s && (patch.name === undefined || patch.name.trim()))
+      this.view.work.dispatch(BenchActions.versionRevised({ familyId: s.family.id, versionId: s.version.id, patch }));
+  }
+}
