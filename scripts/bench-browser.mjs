@@ -9,7 +9,7 @@ const BASE = `http://127.0.0.1:${PORT}`;
 /** A task longer than this is felt. */
 const FELT = 50;
 /** The middle one counts: a machine shared with others has its own pauses. */
-const GOES = 3;
+const GOES = 5;
 const DOINGS = [
   ['pressing', 'pressing a block to write in it'],
   ['typing', 'typing and saving'],

@@ -18,7 +18,7 @@ import { VersionPanel } from './version-panel';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.family()) {
-      <div class="place bench">
+      <div class="room bench">
         <lv-family-strip class="pane strip" />
         @if (view.version()) {
           <lv-version-page class="pane" />
@@ -54,7 +54,7 @@ import { VersionPanel } from './version-panel';
       padding: 14px;
     }
     @media (max-width: 900px) {
-      .place {
+      .room {
         height: auto;
       }
       .bench {

@@ -88,7 +88,9 @@ const PAUSE_MS = 500;
     }
     .rest {
       display: block;
-      width: 100%;
+      /* As in lv-words: the words stand in line with those around them. */
+      width: calc(100% + 10px);
+      margin: 0 -5px;
       padding: 1px 4px;
       border: 1px solid transparent;
       border-radius: 4px;

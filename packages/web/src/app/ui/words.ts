@@ -57,8 +57,9 @@ const PAUSE_MS = 500;
     button,
     textarea {
       display: block;
-      width: 100%;
-      margin: 0;
+      /* The words stand in line with those around them; the frame is outside. */
+      width: calc(100% + 10px);
+      margin: 0 -5px;
       padding: 1px 4px;
       border: 1px solid transparent;
       border-radius: 4px;

@@ -79,7 +79,7 @@ import { MovingPart } from '../moving';
                 </button>
               } @empty {
                 <button
-                  class="empty"
+                  class="hole"
                   type="button"
                   [disabled]="locked()"
                   [attr.aria-label]="s.name + ', empty'"
