@@ -45,6 +45,21 @@ test('a family goes out for others and comes in again, and a file that is none c
   const second = page.getByRole('listitem').filter({ hasText: 'Rock-pool survey' }).filter({ hasText: 'nobody yet' });
   await second.getByRole('link', { name: 'Supported' }).click();
   await expect(page.locator('[data-block="rp-t1"]')).toContainText('Two times a day');
+
+  // One version's adjustments go the same way, into the second family.
+  await page.getByText(/^All adjustments/).click();
+  const [some] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save them to a file' }).click(),
+  ]);
+  await page.getByRole('link', { name: /^Core/ }).click();
+  await expect(page.getByText('All adjustments (3)')).toBeVisible();
+  await page.getByLabel('Add some from a file').setInputFiles(path);
+  await expect(page.getByRole('alert').filter({ hasText: 'holds no adjustments' })).toBeVisible();
+  await page.getByLabel('Add some from a file').setInputFiles(await some.path());
+  await expect(page.getByText('2 of 10 cannot be added here')).toBeVisible();
+  await page.getByRole('button', { name: 'Add the 8 that fit' }).click();
+  await expect(page.getByText('All adjustments (11)')).toBeVisible();
 });
 
 test('two tabs see each other’s changes and overwrite nothing', async ({ page, context }) => {

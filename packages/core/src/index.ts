@@ -21,6 +21,7 @@ export {
 export { choicesToLeaveOut } from './adjust/fewer-choices';
 export { hasPersonalField, PERSONAL_FIELDS, personalFieldsIn } from './adjust/personal-fields';
 export { CannotRecord, type Stamp } from './adjust/drafted';
+export { fitAdjustments, type Fitting, type Unfit } from './adjust/fitting';
 export { type InPlace, recordInPlace } from './adjust/record';
 export { withoutAdjustment } from './adjust/without';
 export { type Adjustment, adjustmentKinds, type AdjustmentKindName, kindOfAdjustment } from './adjust/registry';
@@ -61,6 +62,7 @@ export { type ComparePage, type CompareRow, compareVersions } from './derive/com
 export * from './derive/derive';
 export { BACKUP_FORMAT, readBackup, writeBackup } from './formats/backup';
 export { base64, fromBase64 } from './formats/base64';
+export { type AdjustmentFile, readAdjustments, writeAdjustments } from './formats/adjustment-file';
 export { readFamily, writeFamily } from './formats/family-file';
 export * from './formats/class-list';
 export { placesOf, Problem } from './formats/problem';

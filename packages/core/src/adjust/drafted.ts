@@ -25,7 +25,7 @@ export interface Stamp {
 export class CannotRecord extends Error {}
 
 /** What an adjustment is the only one of in its version: a second on the same takes the first's place. */
-function slotOf(a: Draft): string {
+export function slotOf(a: Draft): string {
   switch (a.kind) {
     case 'word-bank':
     case 'glossary':

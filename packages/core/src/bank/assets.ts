@@ -31,7 +31,7 @@ const assetsIn = (f: Family): string[] => [
 export const assetsOfFamily = (f: Family): ReadonlySet<string> => new Set(assetsIn(f));
 
 /** The ids of assets anywhere in an adjustment: whatever its kind, they stand under this one name. */
-function assetsHeld(value: unknown): string[] {
+export function assetsHeld(value: unknown): string[] {
   if (Array.isArray(value)) return value.flatMap(assetsHeld);
   if (typeof value !== 'object' || value === null) return [];
   return Object.entries(value).flatMap(([k, v]) => (k === 'assetId' && typeof v === 'string' ? [v] : assetsHeld(v)));

@@ -13,6 +13,7 @@ import { derive, itemsOf, measurePages, personalFieldsIn } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
 import { measured } from '../ui/measured';
 import { WhenOpen } from '../ui/when-open';
+import { AdjustmentFiles } from './adjustment-files';
 import { AdjustmentList } from './adjustment-list';
 import { BenchView } from './bench-view';
 import { DoHere } from './do-here';
@@ -24,7 +25,7 @@ import { VersionHere } from './version-here';
 /** What a version is as a whole, beside its master, and what can be done with all of it. */
 @Component({
   selector: 'lv-whole-version',
-  imports: [AdjustmentList, DoHere, FromElsewhere, MeasuresTable, VersionChain, WhenOpen],
+  imports: [AdjustmentFiles, AdjustmentList, DoHere, FromElsewhere, MeasuresTable, VersionChain, WhenOpen],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './whole-version.html',
   styles: `

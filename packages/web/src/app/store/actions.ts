@@ -59,6 +59,7 @@ export const BenchActions = createActionGroup({
     'Version rebased': props<{ familyId: Id; versionId: Id; basis: Id | null; stamp: Stamped }>(),
     'Versions made': props<{ familyId: Id; versions: readonly Version[]; label: string }>(),
     'Recipe run': props<{ familyId: Id; version: Version; label: string }>(),
+    'Adjustments brought': props<{ familyId: Id; version: Version; assets: readonly Asset[]; label: string }>(),
     'Recipe kept': props<{ recipe: Recipe }>(),
     'Recipe removed': props<{ id: Id; name: string }>(),
     'Upkeep left': props<{ familyId: Id; entries: readonly UpkeepEntry[] }>(),

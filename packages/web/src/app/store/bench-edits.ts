@@ -102,6 +102,13 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
     run: (doc, { familyId, version }) => changeVersion(doc, familyId, version.id, () => version),
     label: (a) => a.label,
   }),
+  edit(BenchActions.adjustmentsBrought, {
+    run: (doc, { familyId, version, assets }) => {
+      changeVersion(doc, familyId, version.id, () => version);
+      for (const asset of assets) put(doc, 'assets', asset);
+    },
+    label: (a) => a.label,
+  }),
   edit(BenchActions.recipeKept, {
     run: (doc, { recipe }) => put(doc, 'recipes', recipe),
     label: (a) => `recipe “${a.recipe.name}”`,

@@ -7,6 +7,7 @@ import {
   type Page,
   pendingUpkeep,
   type Recipe,
+  type Version,
   SHIPPED_RECIPES,
   waits,
   type Workspace,
@@ -60,6 +61,12 @@ describe('undo and redo', () => {
           .versions.slice(0, 1)
           .map((v) => ({ ...v, id: 'made' })),
         label: 'tiers',
+      }),
+      BenchActions.adjustmentsBrought({
+        familyId: 'rock-pool',
+        version: { ...(family(start).versions[0] as Version), adjustments: [] },
+        assets: [lone],
+        label: 'adjustments',
       }),
       BenchActions.recipeKept({ recipe: SHIPPED_RECIPES[0] as Recipe }),
       BenchActions.revisionRestored({ familyId: 'rock-pool', n: 1, stamp }),

@@ -1,10 +1,13 @@
 import {
+  type AdjustmentFile,
   type Asset,
   type Family,
   Problem,
+  readAdjustments,
   readBackup,
   readFamily,
   type Workspace,
+  writeAdjustments,
   writeBackup,
   writeFamily,
 } from '@lorvet/core';
@@ -17,6 +20,8 @@ interface Refused {
 }
 export type BackupReading = { readonly ok: true; readonly workspace: Workspace; readonly at: string } | Refused;
 export type FamilyReading = { readonly ok: true; readonly family: Family; readonly assets: readonly Asset[] } | Refused;
+export type AdjustmentsReading =
+  { readonly ok: true; readonly file: AdjustmentFile; readonly assets: readonly Asset[] } | Refused;
 
 /** A problem is returned, not thrown: a class does not survive the way between threads. */
 function refusedOr<T>(read: () => T): T | Refused {
@@ -41,6 +46,12 @@ const api = {
   /** `id` is the family's own here. */
   readFamily: (bytes: Uint8Array, id: string): FamilyReading =>
     refusedOr(() => ({ ok: true, ...readFamily(bytes, () => id) })),
+  writeAdjustments(family: Family, versionId: string, assets: Readonly<Record<string, Asset>>, at: string): Uint8Array {
+    const bytes = writeAdjustments(family, versionId, assets, at);
+    return transfer(bytes, [bytes.buffer]);
+  },
+  readAdjustments: (bytes: Uint8Array): AdjustmentsReading =>
+    refusedOr(() => ({ ok: true, ...readAdjustments(bytes) })),
 };
 
 export type BackupApi = typeof api;
