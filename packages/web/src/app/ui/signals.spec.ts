@@ -82,7 +82,7 @@ describe('work done in turns', () => {
     return result;
   }
 
-  it('gives the page its turn in between, and keeps what was until the new is done', async () => {
+  it('lets the page draw between its steps, and keeps what was until the new is done', async () => {
     const of = signal('a');
     const result = within(() => inTurns(() => work(of())));
     expect(result()).toBeNull();
