@@ -14,9 +14,11 @@ const schema = z.object({
 });
 export type KeepPages = z.infer<typeof schema>;
 
-/** A smaller part of a page goes with the page. */
-/** Whether a page is among those kept: a part is where its whole page is. */
-export const keeps = (pages: readonly string[], id: string) => pages.includes(id) || pages.includes(wholePageId(id));
+/** Whether a page is known to a choice of pages: a part of a page is where its whole page is. */
+const speaksOf = (pages: readonly string[], id: string) => pages.includes(id) || pages.includes(wholePageId(id));
+/** Whether a page is kept. A part that was there to be chosen goes by itself; one made since goes with its page. */
+export const keeps = (a: Pick<KeepPages, 'pages' | 'known'>, id: string) =>
+  a.pages.includes(id) || (!a.known.includes(id) && speaksOf(a.pages, id));
 
 const titles = (sheet: Sheet, ids: readonly string[]) =>
   ids.map((id) => sheet.page(id)?.title || 'untitled page').join(', ');
@@ -33,7 +35,7 @@ export const keepPages: AdjustmentKind<KeepPages> = {
     let after: string | null = null;
     for (const page of sheet.allPages()) {
       // A page that this version has added itself is no page of the basis, and stays.
-      if (keeps(a.pages, page.id) || !sheet.basisPage(page.id)) after = page.id;
+      if (keeps(a, page.id) || !sheet.basisPage(page.id)) after = page.id;
       else edits.push({ edit: 'remove-page', page, after });
     }
     const missed = a.pages
@@ -54,7 +56,7 @@ export const keepPages: AdjustmentKind<KeepPages> = {
   review(a, sheet) {
     const here = sheet.base.pages.map((p) => p.id);
     const gone = a.pages.filter((id) => !here.includes(id));
-    const fresh = here.filter((id) => !keeps(a.known, id));
+    const fresh = here.filter((id) => !speaksOf(a.known, id));
     const kept = a.pages.filter((id) => here.includes(id));
     const target = fresh[0] ?? gone[0] ?? '';
     if (gone.length === 0 && fresh.length === 0) return untouched;

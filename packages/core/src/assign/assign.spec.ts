@@ -115,6 +115,62 @@ describe('coverage', () => {
     expect(coverage(both, pool, overlap, NOW).find((c) => c.code === 'overlap')?.detail).toContain('Corin B.');
   });
 
+  it('names a version that was removed, one without anything to see, and one that asks for nothing', () => {
+    const removed = { ...pool, versions: pool.versions.filter((v) => v.id !== 'rp-ext') };
+    expect(coverage(survey, removed, people, NOW).find((c) => c.code === 'outside')).toMatchObject({
+      level: 'mend',
+      learnerIds: ['l-perran', 'l-elowen', 'l-senara'],
+    });
+    const core = (blocks: (all: readonly Block[]) => readonly Block[]) => ({
+      ...pool,
+      versions: pool.versions.map((v) => ({ ...v, adjustments: [] })),
+      revisions: pool.revisions.map((r) => ({
+        ...r,
+        content: { ...r.content, pages: r.content.pages.map((p) => ({ ...p, blocks: [...blocks(p.blocks)] })) },
+      })),
+    });
+    const found = (family: typeof pool, code: string) =>
+      coverage(survey, family, people, NOW).find((c) => c.code === code);
+    expect(
+      found(
+        core((all) => all.filter((b) => b.audience === 'teacher')),
+        'empty',
+      ),
+    ).toMatchObject({ level: 'mend' });
+    expect(
+      found(
+        core((all) => all.filter((b) => !isItem(b))),
+        'nothing-to-answer',
+      ),
+    ).toMatchObject({ level: 'confirm' });
+    expect(
+      found(
+        core((all) => all),
+        'nothing-to-answer',
+      ),
+    ).toBeUndefined();
+  });
+
+  it('finds a question that says its own answer', () => {
+    const told = {
+      ...pool,
+      revisions: pool.revisions.map((r) => ({
+        ...r,
+        content: {
+          ...r.content,
+          pages: r.content.pages.map((p) => ({
+            ...p,
+            blocks: p.blocks.map((b) => (b.id === 'rp-q6' ? { ...b, prompt: 'Is the anemone an anemone?' } : b)),
+          })),
+        },
+      })),
+    };
+    const said = coverage(survey, told, people, NOW).filter((c) => c.code === 'answers-shown');
+    expect(said.length).toBeGreaterThan(0);
+    expect(said[0]?.detail).toContain('Is the anemone an anemone?');
+    expect(codes(survey)).not.toContain('answers-shown');
+  });
+
   it('finds a personal field that nobody fills', () => {
     const noField = {
       ...pool,

@@ -45,7 +45,7 @@ export function onWholePages(a: Adjustment, basis: Content, shown: Content, now:
         : [a];
     case 'keep-pages': {
       const pages = [...new Set(a.pages.map(whole))];
-      const dropped = shown.pages.filter((p) => !keeps(a.pages, p.id));
+      const dropped = shown.pages.filter((p) => !keeps(a, p.id));
       if (!dropped.some((p) => pages.includes(whole(p.id))))
         return [{ ...a, pages, known: [...new Set(a.known.map(whole))] }];
       return dropped.flatMap((p, i) =>

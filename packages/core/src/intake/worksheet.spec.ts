@@ -1,0 +1,169 @@
+import { describe, expect, it } from '@jest/globals';
+import { type Block, keyWordsOf } from '../activity/blocks';
+import { acceptedPages } from './accept';
+import { readHtml } from './html';
+import { propose, setApart } from './propose';
+
+let n = 0;
+const newId = () => `n${++n}`;
+const read = (html: string) => propose(setApart(readHtml(html, 'sheet.html').material), newId);
+/** What comes of a sheet where the teacher takes all that is proposed. */
+function blocksOf(html: string): Block[] {
+  const proposed = read(html);
+  const all = new Set(proposed.pages.flatMap((p) => p.proposals.map((x) => x.id)));
+  const choices = proposed.pages.map((p) => ({
+    n: p.n,
+    as: 'blocks' as const,
+    audience: p.audience === 'key' ? ('teacher' as const) : p.audience,
+    accepted: all,
+  }));
+  return acceptedPages(proposed, choices, new Map([[0, 'the-boat']]), 'sheet.html', newId).flatMap((p) => p.blocks);
+}
+const only = (html: string): Block => {
+  const [first, ...rest] = blocksOf(html);
+  if (!first || rest.length) throw new Error(`one block was expected, not ${rest.length + 1}`);
+  return first;
+};
+
+describe('a worksheet written in a word processor', () => {
+  it('a numbered list with lettered ones in it is questions with their choices', () => {
+    const [a, b] = blocksOf(
+      '<ol><li>Who has a shell?<ol type="a"><li>crab</li><li>gull</li></ol></li><li><p>Who can fly?</p><ul><li>limpet</li><li>tern</li></ul></li></ol>',
+    );
+    expect(a).toMatchObject({
+      kind: 'single-choice',
+      prompt: 'Who has a shell?',
+      options: [{ text: 'crab' }, { text: 'gull' }],
+    });
+    expect(b).toMatchObject({
+      kind: 'single-choice',
+      prompt: 'Who can fly?',
+      options: [{ text: 'limpet' }, { text: 'tern' }],
+    });
+  });
+
+  it('bullets under a numbered question are its choices; by themselves they are a list', () => {
+    expect(only('<p>1. Which of these floats?</p><ul><li>cork</li><li>stone</li></ul>')).toMatchObject({
+      kind: 'single-choice',
+      options: [{ text: 'cork' }, { text: 'stone' }],
+    });
+    expect(only('<ul><li>a bucket</li><li>a net</li></ul>')).toMatchObject({
+      kind: 'text',
+      text: '- a bucket\n- a net',
+    });
+  });
+
+  it('“True / False” and “A. … B. …” at the end of a line are choices, and what is before them the question', () => {
+    expect(only('<p>1. Limpets can swim. True / False</p>')).toMatchObject({
+      kind: 'single-choice',
+      prompt: 'Limpets can swim.',
+      options: [{ text: 'True' }, { text: 'False' }],
+    });
+    expect(only('<p>1. Is it wet? A. always B. at low tide</p>')).toMatchObject({
+      prompt: 'Is it wet?',
+      options: [{ text: 'always' }, { text: 'at low tide' }],
+    });
+  });
+
+  it('boxes to tick are a question with several answers', () => {
+    expect(only('<p>1. What do you need?</p><p>☐ a bucket</p><p>☐ a lamp</p>')).toMatchObject({
+      kind: 'multiple-choice',
+      options: [{ text: 'a bucket' }, { text: 'a lamp' }],
+      key: [],
+    });
+  });
+
+  it('a table with empty cells is one to fill, under its question; a full one is a table', () => {
+    const rows = (cell: string) =>
+      `<table><tr><th>Animal</th><th>Legs</th></tr><tr><td>crab</td><td>${cell}</td></tr></table>`;
+    expect(only(`<p>1. How many legs?</p>${rows('')}`)).toMatchObject({
+      kind: 'table-fill',
+      prompt: 'How many legs?',
+      columns: [{ text: 'Animal' }, { text: 'Legs' }],
+      rows: [
+        {
+          cells: [
+            { text: 'crab', blank: false },
+            { text: '', blank: true },
+          ],
+        },
+      ],
+    });
+    expect(only(rows('10'))).toMatchObject({
+      kind: 'table',
+      rows: [{}, { cells: [{ text: 'crab' }, { text: '10' }] }],
+    });
+  });
+
+  it('a table of one cell is a frame: its words, or room to answer in', () => {
+    expect(only('<table><tr><td>Mind the tide.</td></tr></table>')).toMatchObject({
+      kind: 'text',
+      text: 'Mind the tide.',
+    });
+    expect(only('<p>1. Draw a crab.</p><table><tr><td></td></tr></table>')).toMatchObject({ prompt: 'Draw a crab.' });
+  });
+
+  it('a line with a blank is a question, with or without a number', () => {
+    expect(only('<p>The sea is ______ .</p>')).toMatchObject({ prompt: expect.stringContaining('The sea is') });
+    expect(blocksOf('<p>1. The sea is ______ .</p><p>2. Sand is ______ .</p>')).toHaveLength(2);
+    expect(only('<p>Name: <input type="text"></p>')).toHaveProperty('prompt');
+  });
+
+  it('further words under a question belong to it; a year or a measure does not begin one', () => {
+    expect(only('<p>1. Read this.</p><p>Then say what you think of it.</p>')).toMatchObject({
+      prompt: 'Read this.\nThen say what you think of it.',
+    });
+    expect(blocksOf('<p>2019. A wet year.</p><p>3.5 kg of sand</p>').map((b) => b.kind)).toEqual(['text', 'text']);
+  });
+
+  it('headings keep their level, breaks their lines, strong words their marks; pictures stand where they stood', () => {
+    expect(
+      blocksOf('<h1>Sea</h1><h3>Shore</h3><p>One<br>two <i>three</i></p><p>a <img src="x.png" alt="A boat"> b</p>'),
+    ).toMatchObject([
+      { kind: 'heading', level: 1 },
+      { kind: 'heading', level: 2 },
+      { kind: 'text', text: 'One\ntwo *three*' },
+      { kind: 'text', text: 'a' },
+      { kind: 'picture', assetId: 'the-boat', alt: 'A boat' },
+      { kind: 'text', text: 'b' },
+    ]);
+  });
+
+  it('sounds and films are named, for they come in by themselves', () => {
+    const { material } = readHtml('<p>Listen</p><audio src="x.mp3"></audio><video></video>', 'x.html');
+    expect(material.left).toEqual([
+      'A sound was left out: bring it in as a file of its own.',
+      'A video was left out: bring it in as a file of its own.',
+    ]);
+  });
+});
+
+describe('answers at the end of the sheet', () => {
+  const sheet = (answers: string) =>
+    `<h1>Shore</h1><p>1. Which is a plant?</p><p>A. kelp</p><p>B. crab</p><p>2. How many legs has a crab? ____</p><p>3. Who hides? ____</p><h2>Answers</h2>${answers}`;
+  const keys = (answers: string) =>
+    read(sheet(answers))
+      .pages.filter((p) => p.audience === 'learner')
+      .flatMap((p) => p.proposals.map((x) => x.block))
+      .filter((b) => 'prompt' in b)
+      .map((b) => [b.kind, keyWordsOf(b)]);
+
+  it('are set apart from what learners see, and each goes to its question: letter, number with unit, words', () => {
+    expect(keys('<p>1. A</p><p>2. 10 legs</p><p>3. the crab / a crab</p>')).toEqual([
+      ['single-choice', ['kelp']],
+      ['number', ['10 legs']],
+      ['short-text', ['the crab', 'a crab']],
+    ]);
+    expect(read(sheet('<p>1. A</p>')).pages.map((p) => p.audience)).toEqual(['learner', 'key']);
+  });
+
+  it('a choice’s key may be its words, or several letters', () => {
+    expect(keys('<p>1. kelp</p>')[0]).toEqual(['single-choice', ['kelp']]);
+    expect(keys('<p>1. A and B</p>')[0]).toEqual(['multiple-choice', ['kelp', 'crab']]);
+    expect(keys('<p>1. seaweed</p>')[0]).toEqual(['single-choice', []]);
+  });
+
+  it('one that no question has is named', () => {
+    expect(read(sheet('<p>1. A</p><p>9. gull</p>')).unmatched).toEqual([9]);
+  });
+});
