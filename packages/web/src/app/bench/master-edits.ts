@@ -1,4 +1,4 @@
-import type { Block, Content, Id } from '@lorvet/core';
+import { type Block, type Content, type Id, isItem } from '@lorvet/core';
 
 /** The content with a block put on a page, after one of its blocks (null: at its top). */
 export function placeBlock(content: Content, block: Block, pageId: Id, after: Id | null): Content {
@@ -42,4 +42,20 @@ export function moveBlock(content: Content, blockId: Id, by: -1 | 1): Content {
 export function withPage(content: Content, id: Id): Content {
   const page = { id, title: `Page ${content.pages.length + 1}`, orientation: 'portrait' as const, blocks: [] };
   return { ...content, pages: [...content.pages, page] };
+}
+
+/** Without one of its objectives: the items that asked for it are for none. */
+export function withoutObjective(content: Content, id: Id): Content {
+  return {
+    ...content,
+    objectives: content.objectives.filter((o) => o.id !== id),
+    pages: content.pages.map((p) => ({
+      ...p,
+      blocks: p.blocks.map((b) => {
+        if (!isItem(b) || b.objectiveId !== id) return b;
+        const { objectiveId: _, ...rest } = b;
+        return rest as Block;
+      }),
+    })),
+  };
 }

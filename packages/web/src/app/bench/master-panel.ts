@@ -13,6 +13,7 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { BenchView, nameOf, numbersOf } from './bench-view';
 import { inTurns } from '../ui/in-turns';
 import { measured } from '../ui/measured';
+import { withoutObjective } from './master-edits';
 import { MeasuresTable } from './measures-table';
 import { NumberRules } from './number-rules';
 import { QtiOut } from './qti-out';
@@ -267,12 +268,10 @@ export class MasterPanel {
   protected objective(id: string, text: string): void {
     const words = text.trim();
     this.view.changeMaster(
-      (c) => ({
-        ...c,
-        objectives: words
-          ? c.objectives.map((o) => (o.id === id ? { ...o, text: words } : o))
-          : c.objectives.filter((o) => o.id !== id),
-      }),
+      (c) =>
+        words
+          ? { ...c, objectives: c.objectives.map((o) => (o.id === id ? { ...o, text: words } : o)) }
+          : withoutObjective(c, id),
       'objectives',
     );
   }
