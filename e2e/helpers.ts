@@ -47,16 +47,32 @@ export async function rewrite(scope: Locator, label: string | RegExp, text: stri
   await expect(field).toBeHidden();
 }
 
-/** What axe finds against WCAG 2.2 AA, one line a fault. */
-export async function faults(page: Page): Promise<string[]> {
+/** Until a place stands: its heading is there, and nothing has come or gone for a while. */
+export async function stands(page: Page): Promise<void> {
+  await page.locator('h1, h2, h3').first().waitFor();
+  await page.evaluate(
+    () =>
+      new Promise<void>((done) => {
+        let timer = setTimeout(done, 150);
+        new MutationObserver(() => {
+          clearTimeout(timer);
+          timer = setTimeout(done, 150);
+        }).observe(document.body, { childList: true, subtree: true, attributes: true });
+      }),
+  );
+}
+
+/** What axe finds against WCAG 2.2 AA, one line a fault; of another scheme of colours only what depends on colours. */
+export async function faults(page: Page, what: 'all' | 'colours' = 'all'): Promise<string[]> {
   await page.evaluate(axe.source);
-  return await page.evaluate(async () => {
+  return await page.evaluate(async (colours) => {
     const { axe: tool } = window as unknown as { axe: typeof axe };
     const { violations } = await tool.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+      runOnly: colours ? ['color-contrast'] : ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+      resultTypes: ['violations'],
     });
     return violations.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary ?? ''}`));
-  });
+  }, what === 'colours');
 }
 
 export async function sitDown(page: Page, className: string, name: string): Promise<void> {

@@ -4,9 +4,13 @@ import { kept, startEmpty, watchErrors } from './helpers';
 /** Presses Tab until the part has the focus: what cannot be reached this way fails. */
 async function tabTo(page: Page, part: Locator, most = 160): Promise<void> {
   await expect(part.first()).toBeVisible();
+  let wanted = await part.first().elementHandle();
   for (let i = 0; i < most; i++) {
-    if (await part.first().evaluate((e) => e === document.activeElement)) return;
-    await page.keyboard.press('Tab');
+    const at = await wanted?.evaluate((e) => (e.isConnected ? e === document.activeElement : null));
+    if (at) return;
+    // Drawn anew meanwhile: it is another element now.
+    if (at === null) wanted = await part.first().elementHandle();
+    else await page.keyboard.press('Tab');
   }
   throw new Error(`The keyboard does not reach ${part.toString()}`);
 }
