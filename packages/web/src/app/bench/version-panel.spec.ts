@@ -5,6 +5,11 @@ import { DemoPlace } from '../testing/demo-place';
 import { BenchView } from './bench-view';
 import { VersionPage } from './version-page';
 import { VersionPanel } from './version-panel';
+import type { WritingHelp } from './writing-help';
+import type { PictureField } from '../ui/picture-field';
+
+// jsdom lays nothing out.
+Element.prototype.scrollIntoView = () => undefined;
 
 let place: DemoPlace<unknown>;
 const panel = async (chosen?: string, version = 'rp-core') => {
@@ -78,6 +83,48 @@ describe('a chosen question', () => {
     expect(place.text).toContain('the teacher’s judgement (computed: accommodation)');
     await place.choose(/^Your own judgement/, 'as computed');
     expect(mine().find((a) => a.kind === 'hint')).not.toHaveProperty('overrule');
+  });
+});
+
+describe('what is done with one block of a version', () => {
+  it('an easier word takes a hard one’s place wherever it stands as a word, with its capital', async () => {
+    await panel('rp-t1');
+    const before = (shown('rp-t1') as { text: string }).text;
+    const at = TestBed.inject(BenchView);
+    at.recorded(
+      { did: 'words', blockId: 'rp-t1', field: 'text', text: 'Tide pools hold the tide. Tidepools do not.' },
+      'x',
+    );
+    await place.rest();
+    const help = place.fixture.debugElement.query((d) => d.name === 'lv-writing-help');
+    (help.componentInstance as WritingHelp).swap.emit({ from: 'tide', to: 'surge' });
+    await place.rest();
+    expect(shown('rp-t1')).toMatchObject({ text: 'Surge pools hold the surge. Tidepools do not.' });
+    for (let i = 0; i < 2; i++) place.work.undo();
+    expect(shown('rp-t1')).toMatchObject({ text: before });
+  });
+
+  it('another picture stands in for the master’s, in this version alone', async () => {
+    await panel('rp-pic');
+    const picture = place.fixture.debugElement.query((d) => d.name === 'lv-picture-field');
+    (picture.componentInstance as PictureField).chosen.emit('sha-other');
+    await place.rest();
+    expect(shown('rp-pic')).toMatchObject({ kind: 'picture', assetId: 'sha-other' });
+    expect(shown('rp-pic', 'rp-ext')).not.toMatchObject({ assetId: 'sha-other' });
+    expect(mine().find((a) => a.kind === 'replace-picture')).toMatchObject({ target: 'rp-pic' });
+  });
+
+  it('a block is added after it, chosen at once, and gone with one undo', async () => {
+    await panel('rp-q2');
+    await place.choose(/^Add after this/, 'Short text');
+    const { pages } = derive(place.family('rock-pool'), 'rp-core').content;
+    const blocks = pages.flatMap((p) => p.blocks);
+    const added = blocks[blocks.findIndex((b) => b.id === 'rp-q2') + 1];
+    expect(added).toMatchObject({ kind: 'short-text', prompt: '' });
+    expect(TestBed.inject(BenchView).chosen()).toBe(added?.id);
+    expect(shown(added?.id ?? '', 'rp-ext')).toBeUndefined();
+    place.work.undo();
+    expect(shown(added?.id ?? '')).toBeUndefined();
   });
 });
 
