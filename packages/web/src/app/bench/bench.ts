@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { FamilyStrip } from './family-strip';
+import { afterDrawing } from '../ui/after-drawing';
 import { Commands } from '../ui/commands';
 import { BenchView } from './bench-view';
 import { type Doing, DOINGS } from './doings';
@@ -19,17 +20,24 @@ import { VersionPanel } from './version-panel';
   template: `
     @if (view.family()) {
       <div class="room bench">
-        <lv-family-strip class="pane strip" />
+        @if (beside()) {
+          <lv-family-strip class="pane strip" />
+        } @else {
+          <div class="pane strip"></div>
+        }
         @if (view.version()) {
           <lv-version-page class="pane" />
-          <lv-version-panel class="pane panel" />
         } @else {
           <lv-master-page class="pane" />
-          @if (view.chosenPage() && !view.chosen()) {
-            <lv-page-panel class="pane panel" />
-          } @else {
-            <lv-master-panel class="pane panel" />
-          }
+        }
+        @if (!beside()) {
+          <div class="pane panel"></div>
+        } @else if (view.version()) {
+          <lv-version-panel class="pane panel" />
+        } @else if (view.chosenPage() && !view.chosen()) {
+          <lv-page-panel class="pane panel" />
+        } @else {
+          <lv-master-panel class="pane panel" />
         }
       </div>
     } @else {
@@ -74,6 +82,8 @@ export class Bench {
   /** Words to be found on the pages, from a search in the family. */
   readonly find = input<string>();
   protected readonly view = inject(BenchView);
+  /** What stands on both sides of the page is drawn after it: a large family opens in two steps. */
+  protected readonly beside = afterDrawing(signal(true), false);
   private readonly router = inject(Router);
   private readonly lostVersion = computed(() => this.versionId() && this.view.family() && !this.view.version());
 

@@ -7,6 +7,7 @@ import {
   type Version,
   type Workspace,
 } from '@lorvet/core';
+import { isDevMode } from '@angular/core';
 import type { Action, ActionCreator } from '@ngrx/store';
 import { type Draft, original } from 'immer';
 import { type Stamped } from './actions';
@@ -41,8 +42,12 @@ export const coreStamp = (s: Stamped): Stamp => {
 /** The plain workspace behind a draft: what the core's functions take. */
 export const plain = (doc: Doc): Workspace => original(doc) as Workspace;
 
+/**
+ * A whole record in its place. It is plain data without drafts in it, and says so by being frozen: else the drafting
+ * would look for some through all of it, which for a large family takes longer than the edit.
+ */
 export function put<C extends CollectionName>(doc: Doc, collection: C, record: RecordOf<C>): void {
-  (doc[collection] as Record<string, unknown>)[record.id] = record;
+  (doc[collection] as Record<string, unknown>)[record.id] = isDevMode() ? record : Object.freeze(record);
 }
 
 export function changeFamily(doc: Doc, id: Id, change: (family: Family) => Family): void {
