@@ -73,9 +73,6 @@ interface Brought {
       padding-left: 18px;
       list-style: disc;
     }
-    .btn {
-      white-space: normal;
-    }
   `,
 })
 export class AdjustmentFiles {

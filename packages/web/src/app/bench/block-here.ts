@@ -36,14 +36,6 @@ const ADDABLE = BLOCK_KIND_NAMES.filter((k) => k !== 'word-bank' && k !== 'pictu
       grid-template-columns: 1fr 70px;
       align-items: center;
     }
-    summary {
-      padding: 4px 0;
-      cursor: pointer;
-      font-weight: 600;
-    }
-    .btn {
-      white-space: normal;
-    }
   `,
 })
 export class BlockHere {

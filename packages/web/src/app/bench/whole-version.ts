@@ -28,16 +28,6 @@ import { VersionHere } from './version-here';
   imports: [AdjustmentFiles, AdjustmentList, DoHere, FromElsewhere, MeasuresTable, VersionChain, WhenOpen],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './whole-version.html',
-  styles: `
-    summary {
-      padding: 4px 0;
-      cursor: pointer;
-      font-weight: 600;
-    }
-    .btn {
-      white-space: normal;
-    }
-  `,
 })
 export class WholeVersion {
   protected readonly view = inject(BenchView);

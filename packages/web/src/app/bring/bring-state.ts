@@ -6,6 +6,7 @@ import { Intake, IntakeProblem, Stopped } from '../platform/intake';
 import type { Reading } from '../platform/workers/intake.worker';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { PdfPages } from './pdf-pages';
 import { DOCUMENTS, isQuestion, broughtMaster, pictureBlocks, picturePages, questionPages } from './brought';
 
 export type As = PageChoice['as'];
@@ -20,11 +21,6 @@ interface Questions {
   readonly sample: readonly (readonly string[])[];
 }
 
-/** Longer side of the page under review, in pixels. */
-const LARGE = 900;
-/** Up to this many pages all are chosen; of more the teacher chooses. */
-const FEW_PAGES = 12;
-
 /** One file on its way in: what was chosen, what was read, what is accepted. Nothing is changed before `take`. */
 @Injectable()
 export class BringState {
@@ -36,12 +32,9 @@ export class BringState {
   readonly fileName = signal('');
   readonly busy = signal<{ what: string; done: number; of: number } | null>(null);
   readonly problem = signal<{ message: string; details: readonly string[] } | null>(null);
-  readonly locked = signal(false);
   readonly title = signal('');
 
-  readonly pageCount = signal(0);
-  readonly thumbs = signal<ReadonlyMap<number, string>>(new Map());
-  readonly chosenPages = signal<ReadonlySet<number>>(new Set());
+  readonly pdf = new PdfPages(this.intake);
 
   readonly questions = signal<Questions | null>(null);
   readonly columns = signal<readonly (QuestionField | null)[]>([]);
@@ -52,9 +45,6 @@ export class BringState {
   readonly reading = signal<Reading | null>(null);
   readonly choices = signal<ReadonlyMap<number, Choice>>(new Map());
   readonly at = signal(0);
-  readonly fromPdf = signal(false);
-  private pdf: File | null = null;
-  private opened = false;
 
   readonly pages = computed(() => this.reading()?.proposed.pages ?? []);
   readonly page = computed<ProposedPage | undefined>(() => this.pages()[this.at()]);
@@ -97,24 +87,20 @@ export class BringState {
 
   stop(): void {
     this.intake.stop();
-    this.opened = false;
+    this.pdf.closed();
     this.busy.set(null);
   }
 
   reset(): void {
     this.stop();
-    for (const url of this.thumbs().values()) URL.revokeObjectURL(url);
+    this.pdf.reset();
     this.step.set('choose');
     this.problem.set(null);
-    this.locked.set(false);
-    this.thumbs.set(new Map());
     this.reading.set(null);
     this.questions.set(null);
     this.pictures.set([]);
     this.badLines.set([]);
-    this.fromPdf.set(false);
     this.at.set(0);
-    this.pdf = null;
   }
 
   /** Several pictures, or one file of any kind Lorvet reads. */
@@ -145,31 +131,18 @@ export class BringState {
     });
   }
 
-  /** The page under review, large enough to read. */
-  readonly large = signal<{ n: number; url: string } | null>(null);
-
-  async enlarge(n: number): Promise<void> {
-    if (!this.fromPdf() || this.large()?.n === n) return;
-    try {
-      await this.reopen();
-      const url = URL.createObjectURL(await this.intake.thumb(n, LARGE));
-      const old = this.large();
-      if (old) URL.revokeObjectURL(old.url);
-      this.large.set({ n, url });
-    } catch {
-      // The small picture stays.
-    }
-  }
-
   async unlock(password: string): Promise<void> {
-    const file = this.pdf;
-    if (file) await this.guard(() => this.openPdf(file, password));
+    await this.guard(async () => {
+      this.busy.set({ what: `Opening “${this.fileName()}”`, done: 0, of: 0 });
+      await this.pdf.unlock(password);
+      this.step.set('pages');
+    });
   }
 
   async readPages(): Promise<void> {
-    const pages = [...this.chosenPages()].sort((a, b) => a - b);
+    const pages = [...this.pdf.chosen()].sort((a, b) => a - b);
     await this.guard(async () => {
-      await this.reopen();
+      await this.pdf.reopen();
       this.busy.set({ what: 'Reading the pages', done: 0, of: pages.length });
       this.review(await this.intake.readPdf(pages, (done) => this.progress(done)));
     });
@@ -268,9 +241,7 @@ export class BringState {
   }
 
   private async pictureOfPage(p: ProposedPage): Promise<Asset | null> {
-    if (!this.fromPdf()) return this.reading()?.pictures[p.n - 1] ?? null;
-    await this.reopen();
-    return await this.intake.pagePicture(p.n);
+    return this.pdf.here() ? await this.pdf.picture(p.n) : (this.reading()?.pictures[p.n - 1] ?? null);
   }
 
   private async takePictures(files: readonly File[]): Promise<void> {
@@ -282,46 +253,16 @@ export class BringState {
     if (assets.length) this.step.set('pictures');
   }
 
-  private async openPdf(file: File, password?: string): Promise<void> {
-    this.pdf = file;
-    this.fromPdf.set(true);
+  private async openPdf(file: File): Promise<void> {
     this.busy.set({ what: `Opening “${file.name}”`, done: 0, of: 0 });
-    try {
-      const { pages } = await this.intake.openPdf(file, password);
-      this.opened = true;
-      this.locked.set(false);
-      this.pageCount.set(pages);
-      this.chosenPages.set(new Set(pages <= FEW_PAGES ? Array.from({ length: pages }, (_, i) => i + 1) : []));
-      this.step.set('pages');
-      void this.drawThumbs(pages);
-    } catch (error) {
-      if (error instanceof IntakeProblem && error.details.includes('locked')) this.locked.set(true);
-      throw error;
-    }
+    await this.pdf.open(file);
+    this.step.set('pages');
   }
 
   /** A word of progress may come after the work it speaks of: by then nothing is busy any more. */
   private progress(done: number, of?: number): void {
     const busy = this.busy();
     if (busy) this.busy.set({ ...busy, done, of: of ?? busy.of });
-  }
-
-  private async reopen(): Promise<void> {
-    if (this.opened || !this.pdf) return;
-    await this.intake.openPdf(this.pdf);
-    this.opened = true;
-  }
-
-  /** One after the other, so that the worker is free for what the teacher asks next. */
-  private async drawThumbs(pages: number): Promise<void> {
-    for (let n = 1; n <= pages && this.opened; n++) {
-      try {
-        const url = URL.createObjectURL(await this.intake.thumb(n));
-        this.thumbs.set(new Map(this.thumbs()).set(n, url));
-      } catch (error) {
-        if (error instanceof Stopped) return;
-      }
-    }
   }
 
   private async openQuestions(file: File): Promise<void> {

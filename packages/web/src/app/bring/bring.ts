@@ -47,12 +47,12 @@ export class Bring {
     { as: 'picture', label: 'as a picture, with answer places on it' },
     { as: 'leave', label: 'not at all' },
   ];
-  protected readonly pageNumbers = computed(() => Array.from({ length: this.state.pageCount() }, (_, i) => i + 1));
+  protected readonly pageNumbers = computed(() => Array.from({ length: this.state.pdf.count() }, (_, i) => i + 1));
   protected readonly masters = computed(() =>
     this.state.families().map((f) => ({ id: f.id, title: (f.draft ?? latest(f).content).title })),
   );
   protected readonly where = computed(() => this.target() ?? this.into() ?? '');
-  protected readonly canBePicture = computed(() => this.state.fromPdf() || this.state.page()?.pictureOnly);
+  protected readonly canBePicture = computed(() => this.state.pdf.here() || this.state.page()?.pictureOnly);
   protected readonly proposals = computed(() => {
     const page = this.state.page();
     if (!page) return [];
@@ -86,8 +86,8 @@ export class Bring {
   protected readonly looks = computed(() => {
     const page = this.state.page();
     if (!page) return null;
-    const large = this.state.large();
-    if (this.state.fromPdf()) return large?.n === page.n ? large.url : (this.state.thumbs().get(page.n) ?? null);
+    const large = this.state.pdf.large();
+    if (this.state.pdf.here()) return large?.n === page.n ? large.url : (this.state.pdf.thumbs().get(page.n) ?? null);
     const asset = page.pictureOnly ? this.state.reading()?.pictures[page.n - 1] : null;
     return asset ? pictureUrl(asset) : null;
   });
@@ -95,7 +95,7 @@ export class Bring {
   constructor() {
     effect(() => {
       const n = this.state.step() === 'review' ? this.state.page()?.n : undefined;
-      if (n !== undefined) untracked(() => void this.state.enlarge(n));
+      if (n !== undefined) untracked(() => void this.state.pdf.enlarge(n));
     });
   }
 
@@ -117,13 +117,13 @@ export class Bring {
   }
 
   protected toggle(n: number): void {
-    const chosen = new Set(this.state.chosenPages());
+    const chosen = new Set(this.state.pdf.chosen());
     if (!chosen.delete(n)) chosen.add(n);
-    this.state.chosenPages.set(chosen);
+    this.state.pdf.chosen.set(chosen);
   }
 
   protected allPages(yes: boolean): void {
-    this.state.chosenPages.set(new Set(yes ? this.pageNumbers() : []));
+    this.state.pdf.chosen.set(new Set(yes ? this.pageNumbers() : []));
   }
 
   protected column(at: number, value: string): void {
