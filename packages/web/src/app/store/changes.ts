@@ -40,8 +40,10 @@ export function joined(first: readonly RecordChange[], second: readonly RecordCh
 export function taken(doc: Workspace, changes: readonly RecordChange[], side: 'before' | 'after'): Workspace {
   const out: Record<string, Records> = { ...doc };
   for (const c of changes) {
-    const { [c.id]: _, ...rest } = out[c.collection] ?? {};
-    out[c.collection] = c[side] === undefined ? rest : { ...rest, [c.id]: c[side] };
+    const records = out[c.collection] ?? {};
+    const { [c.id]: _, ...rest } = records;
+    // What is there keeps its place among the others.
+    out[c.collection] = c[side] === undefined ? rest : { ...records, [c.id]: c[side] };
   }
   return out as unknown as Workspace;
 }

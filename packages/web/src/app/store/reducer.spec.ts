@@ -114,6 +114,8 @@ describe('undo and redo', () => {
     const typed = ['It', 'It walks', 'It walks aside'].map(write).reduce(reducer, start);
     expect(typed.past).toHaveLength(1);
     expect(undo(typed).doc).toEqual(start.doc);
+    // What was changed still stands where it stood.
+    expect(Object.keys(undo(typed).doc.families)).toEqual(Object.keys(start.doc.families));
     const other = { ...write('x'), done: { did: 'words' as const, blockId: 'rp-q5', field: 'prompt', text: 'x' } };
     expect(reducer(typed, other).past).toHaveLength(2);
   });
