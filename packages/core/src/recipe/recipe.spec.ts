@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { blocksOf, findBlock, itemsOf } from '../activity/activity';
-import type { Block } from '../activity/blocks';
+import { type Block, wordsOf } from '../activity/blocks';
 import { type Family, latest, versionOf } from '../activity/family';
 import { demoWorkspace } from '../demo/index';
 import { derive } from '../derive/derive';
@@ -104,6 +104,25 @@ describe('a version’s adjustments as a recipe', () => {
     const { rules, left } = rulesFrom(pool, version);
     expect(rules.map((r) => r.rule).sort()).toEqual(['fewer-choices', 'hints', 'personal-fields', 'word-bank']);
     expect(left.map((l) => l.name)).toEqual(expect.arrayContaining(['Reword', 'Leave out']));
+  });
+});
+
+describe('a rule that was run', () => {
+  // Other numbers are drawn anew each time.
+  const told = (f: Family) =>
+    derive(f, 'v0').content.pages.map((p) =>
+      p.blocks.map((b) => [b.kind, ...wordsOf(b).map((w) => w.text.replace(/\d+/g, '#'))]),
+    );
+  const settings = (f: Family) => derive(f, 'v0').content.settings;
+
+  it.each(RULE_NAMES)('%s: comes back from its adjustments, and does the same once more', (name) => {
+    const once = ran(bare, recipe(ruleKinds[name].fresh as Rule));
+    const { rules, left } = rulesFrom(once.family, once.version);
+    expect(left).toEqual([]);
+    expect(rules.map((r) => r.rule)).toEqual(once.version.adjustments.length ? [name] : []);
+    const again = ran(bare, recipe(...rules));
+    expect(told(again.family)).toEqual(told(once.family));
+    expect(settings(again.family)).toEqual(settings(once.family));
   });
 });
 

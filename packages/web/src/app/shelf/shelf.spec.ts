@@ -1,6 +1,9 @@
+import { TestBed } from '@angular/core/testing';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { derive, type Family, latest } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
+import { Backup } from '../platform/backup';
+import type { FamilyReading } from '../platform/workers/backup.worker';
 import { DemoPlace } from '../testing/demo-place';
 import { duplicateFamily, newFamily } from './new-family';
 import { Shelf } from './shelf';
@@ -43,6 +46,57 @@ describe('the Shelf', () => {
   it('duplicates a family beside the first', async () => {
     await place.press('Duplicate Rock-pool survey');
     expect(titles()).toContain('Rock-pool survey (copy)');
+  });
+});
+
+describe('what comes onto the Shelf', () => {
+  let place: DemoPlace<Shelf>;
+  beforeEach(async () => {
+    place = await DemoPlace.open(Shelf);
+  });
+  const choose = async (read: FamilyReading) => {
+    TestBed.inject(Backup).readFamily = () => Promise.resolve(read);
+    const field = place.field('Family from a file');
+    Object.defineProperty(field, 'files', { value: [new File(['x'], 'theirs.zip')], configurable: true });
+    field.dispatchEvent(new Event('change'));
+    await place.rest();
+  };
+
+  it('a new master has its objectives a line each, and none without a title', async () => {
+    const before = Object.keys(place.work.families());
+    await place.press('New master');
+    await place.write(/^Objectives/, ' Count shells \n\nName them');
+    const form = place.field(/^Objectives/).form;
+    form?.dispatchEvent(new Event('submit', { cancelable: true }));
+    expect(Object.keys(place.work.families())).toEqual(before);
+    await place.write(/^Title/, ' Shells ');
+    form?.dispatchEvent(new Event('submit', { cancelable: true }));
+    const made = Object.values(place.work.families()).find((f) => !before.includes(f.id)) as Family;
+    expect(latest(made).content).toMatchObject({
+      title: 'Shells',
+      objectives: [{ text: 'Count shells' }, { text: 'Name them' }],
+    });
+  });
+
+  it('a family from a file stands beside what is there, with its pictures, and goes with one undo', async () => {
+    const before = place.work.doc();
+    const family = { ...(before.families['rock-pool'] as Family), id: 'theirs' };
+    const asset = { id: 'sha256-x', name: 'x.svg', mime: 'image/svg+xml' as const, data: '' };
+    await choose({ ok: true, family, assets: [asset] });
+    expect(Object.keys(place.work.families())).toContain('theirs');
+    expect(place.work.assets()['sha256-x']).toEqual(asset);
+    place.work.undo();
+    expect(place.work.doc()).toEqual(before);
+  });
+
+  it('a file that is none is named with what is wrong, until it is closed', async () => {
+    const before = place.work.doc();
+    await choose({ ok: false, message: 'This ZIP file holds no family.', details: ['versions › 0: no name'] });
+    expect(place.text).toContain('theirs.zip');
+    expect(place.text).toContain('versions › 0: no name');
+    await place.press('Close');
+    expect(place.text).not.toContain('theirs.zip');
+    expect(place.work.doc()).toBe(before);
   });
 });
 

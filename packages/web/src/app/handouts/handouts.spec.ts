@@ -1,0 +1,63 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { DemoPlace } from '../testing/demo-place';
+import { HandOuts } from './handouts';
+
+let place: DemoPlace<HandOuts>;
+const row = (title: string) => {
+  const found = [...document.querySelectorAll('tbody tr')].find((r) => r.textContent?.includes(title));
+  return found?.textContent?.replace(/\s+/g, ' ') ?? '';
+};
+
+describe('the hand-outs', () => {
+  beforeEach(async () => {
+    place = await DemoPlace.open(HandOuts);
+  });
+
+  it('say for whom each is, in what state, and how much was submitted', () => {
+    const { title } = place.work.handOuts()['h-survey'] ?? {};
+    const given = Object.keys(place.work.handOuts()['h-survey']?.given ?? {}).length;
+    expect(row(title ?? '')).toContain(`${given} learners`);
+    expect(row(title ?? '')).toMatch(/given out\d+ submitted · \d+ complete/);
+    expect(row(place.work.handOuts()['h-bike']?.title ?? '')).toMatch(/draft|scheduled/);
+  });
+
+  it('one whose master was removed says so, and is still there', async () => {
+    const title = place.work.handOuts()['h-survey']?.title ?? '';
+    place = await DemoPlace.open(HandOuts, {
+      change: (w) => ({
+        ...w,
+        families: Object.fromEntries(Object.entries(w.families).filter(([id]) => id !== 'rock-pool')),
+      }),
+    });
+    expect(row(title)).toContain('its master was removed');
+    expect(row(title)).toContain('submitted');
+  });
+
+  it('one that is removed takes its work with it, and undo brings both back', async () => {
+    const before = place.work.doc();
+    const title = place.work.handOuts()['h-survey']?.title ?? '';
+    await place.press(`Remove hand-out ${title}`);
+    expect(row(title)).toBe('');
+    expect(Object.values(place.work.copies()).filter((c) => c.handOutId === 'h-survey')).toEqual([]);
+    expect(Object.keys(place.work.markings()).filter((id) => id.startsWith('h-survey'))).toEqual([]);
+    place.work.undo();
+    expect(place.work.doc()).toEqual(before);
+  });
+
+  it('a new one begins as a draft of the chosen activity, for nobody yet', async () => {
+    const before = Object.keys(place.work.handOuts());
+    await place.press('New hand-out');
+    [...document.querySelectorAll<HTMLElement>('.p-dialog button')]
+      .find((e) => e.textContent?.includes('Mending a puncture'))
+      ?.click();
+    await place.rest();
+    const [id] = Object.keys(place.work.handOuts()).filter((x) => !before.includes(x));
+    expect(place.work.handOuts()[id ?? '']).toMatchObject({
+      familyId: 'puncture',
+      state: 'draft',
+      classIds: [],
+      lines: [],
+      given: {},
+    });
+  });
+});
