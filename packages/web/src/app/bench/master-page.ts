@@ -33,7 +33,7 @@ import { PageLayout } from './page-layout';
 import { moveBlock, placeBlock, withoutBlock, withPage } from './master-edits';
 
 /** Blocks drawn at first, and at each further step. */
-const FIRST_BLOCKS = 6;
+const FIRST_BLOCKS = 3;
 /** Drawn whether or not they are near what is seen. */
 const ALWAYS = 40;
 
