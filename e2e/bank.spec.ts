@@ -55,6 +55,8 @@ test('objectives are listed from CASE and chosen on the Bench; files that nothin
 test('an answer sheet by rule, keyed by letters; a page kept as a template and used again', async ({ page }) => {
   await openDemo(page, '/bench/puncture');
   await page.getByRole('button', { name: 'Answer sheet …' }).click();
+  // A dialog takes the focus to its first field when it stands: not while somebody is writing in the second.
+  await expect(page.getByLabel('Questions', { exact: true })).toBeFocused();
   await page.getByLabel('Questions', { exact: true }).fill('6');
   await page.getByLabel('Key', { exact: true }).fill('ACBE');
   await page.getByRole('button', { name: 'Make the sheet' }).click();

@@ -21,6 +21,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
 
   // A master typed in.
   await page.getByRole('button', { name: 'Write the first master' }).click();
+  await expect(page.getByLabel('Title')).toBeFocused();
   await page.getByLabel('Title').fill('Feeding the hens');
   await page.getByLabel('Subject').fill('Life on the farm');
   await page.getByLabel('Objectives, one a line').fill('Find facts in a text\nCount in groups');

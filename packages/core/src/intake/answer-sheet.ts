@@ -29,8 +29,8 @@ export function readKeys(text: string, kind: AnswerSheetRule['kind']): string[] 
 
 /** The items of an answer sheet made by rule. Throws a Problem where the keys do not fit the sheet. */
 export function answerSheet(rule: AnswerSheetRule, newId: () => Id): Block[] {
-  if (!(rule.count >= 1 && rule.count <= MOST_QUESTIONS))
-    throw new Problem(`A sheet can have 1 to ${MOST_QUESTIONS} questions, not ${rule.count}.`);
+  if (!(Number.isInteger(rule.count) && rule.count >= 1 && rule.count <= MOST_QUESTIONS))
+    throw new Problem(`Say how many questions the sheet has: a whole number, 1 to ${MOST_QUESTIONS}.`);
   const keys = readKeys(rule.keys, rule.kind);
   if (keys.length > rule.count)
     throw new Problem(

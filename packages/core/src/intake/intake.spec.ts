@@ -197,7 +197,10 @@ describe('an answer sheet made by rule', () => {
     expect(problem(() => answerSheet({ kind: 'choice', count: 2, choices: 4, keys: 'ABC' }, newId))).toMatch(
       /3 keys for 2 questions/,
     );
-    expect(problem(() => answerSheet({ kind: 'short', count: 0, choices: 0, keys: '' }, newId))).toMatch(/1 to 200/);
+    for (const count of [0, 201, 2.5, NaN])
+      expect(problem(() => answerSheet({ kind: 'short', count, choices: 0, keys: '' }, newId))).toBe(
+        'Say how many questions the sheet has: a whole number, 1 to 200.',
+      );
   });
 });
 
