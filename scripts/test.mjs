@@ -48,5 +48,6 @@ failed += stats.unexpected;
 broken ||= status !== 0;
 rmSync(results, { recursive: true, force: true });
 
+if (stats.flaky) console.log(`${stats.flaky} of them only when tried once more: see “flaky” above`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(broken || failed > 0 ? 1 : 0);
