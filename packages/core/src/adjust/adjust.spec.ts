@@ -2,8 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { type Content, findBlock } from '../activity/activity';
 import { type Block, wordsAt } from '../activity/blocks';
 import { inverseOf } from './adjustment';
-import { type Family, latest, versionOf } from '../activity/family';
-import { demoWorkspace } from '../demo/index';
+import { type Family, latest } from '../activity/family';
+import { act, content, demo, list, newest, page, pool } from '../testing/in-demo';
 import { stamp } from '../testing/random-family';
 import {
   draftChooseItems,
@@ -18,26 +18,9 @@ import {
 } from './drafts';
 import { type FromActivity, takenPart } from './from-activity';
 import { pictureIn } from './replace-picture';
-import { type InPlace, recordInPlace } from './record';
-import { type Adjustment, type adjustmentKinds, adjustmentSchema, kindOfAdjustment } from './registry';
+import type { InPlace } from './record';
+import { type adjustmentKinds, adjustmentSchema, kindOfAdjustment } from './registry';
 import { Sheet } from './sheet';
-
-const demo = demoWorkspace(Date.UTC(2026, 10, 24));
-const pool = demo.families['rock-pool'] as Family;
-const content = latest(pool).content;
-const page = (id: string, c: Content = content) => {
-  const found = c.pages.find((p) => p.id === id);
-  if (!found) throw new Error(`no page ${id}`);
-  return found;
-};
-
-/** The demo's core version with something done to it in place. */
-function act(done: InPlace, family: Family = pool, id = 'rp-core'): Family {
-  const changed = recordInPlace(family, id, done, stamp);
-  return { ...family, versions: family.versions.map((v) => (v.id === id ? changed : v)) };
-}
-const list = (f: Family, id = 'rp-core') => versionOf(f, id)?.adjustments ?? [];
-const newest = (f: Family): Adjustment => list(f).at(-1) as Adjustment;
 
 describe('every kind of adjustment', () => {
   const text = (id: string) => ({

@@ -1,35 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import { type Content, findBlock } from '../activity/activity';
 import { type Block } from '../activity/blocks';
-import { type Family, latest, versionOf } from '../activity/family';
-import { demoWorkspace } from '../demo/index';
+import { type Family, versionOf } from '../activity/family';
 import { derive } from '../derive/derive';
 import { saveRevision } from '../upkeep/resolve';
+import { act, content, list, newest, page, pool } from '../testing/in-demo';
 import { stamp } from '../testing/random-family';
 import { draftFewerChoices, isDraft } from './drafts';
 import { choicesToLeaveOut } from './fewer-choices';
 import { hasPersonalField, personalFieldsIn } from './personal-fields';
 import { type InPlace, recordInPlace } from './record';
 import { withoutAdjustment } from './without';
-import { type Adjustment } from './registry';
 import { proposeWords } from './word-bank';
 
-const demo = demoWorkspace(Date.UTC(2026, 10, 24));
-const pool = demo.families['rock-pool'] as Family;
-const content = latest(pool).content;
-const page = (id: string, c: Content = content) => {
-  const found = c.pages.find((p) => p.id === id);
-  if (!found) throw new Error(`no page ${id}`);
-  return found;
-};
-
-/** The demo's core version with something done to it in place. */
-function act(done: InPlace, family: Family = pool, id = 'rp-core'): Family {
-  const changed = recordInPlace(family, id, done, stamp);
-  return { ...family, versions: family.versions.map((v) => (v.id === id ? changed : v)) };
-}
-const list = (f: Family, id = 'rp-core') => versionOf(f, id)?.adjustments ?? [];
-const newest = (f: Family): Adjustment => list(f).at(-1) as Adjustment;
 const shown = (f: Family, blockId: string) => findBlock(derive(f, 'rp-core').content, blockId)?.block;
 
 describe('several at once', () => {
