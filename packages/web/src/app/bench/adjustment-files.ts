@@ -4,6 +4,7 @@ import { Backup } from '../platform/backup';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { BenchActions } from '../store/actions';
+import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { BenchView } from './bench-view';
 import { VersionHere } from './version-here';
@@ -19,6 +20,7 @@ interface Brought {
 /** A version's adjustments out to a file, and another file's in: whole, or after the teacher has seen what does not fit. */
 @Component({
   selector: 'lv-adjustment-files',
+  imports: [FileButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (brought(); as b) {
@@ -56,14 +58,9 @@ interface Brought {
       @if (here.state()?.version?.adjustments?.length) {
         <button class="btn quiet" type="button" (click)="toFile()">Save them to a file</button>
       }
-      <label class="btn quiet"
-        >Add some from a file<input
-          #file
-          class="sr"
-          type="file"
-          accept=".zip,application/zip"
-          (change)="fromFile(file)"
-      /></label>
+      <lv-file-button [quiet]="true" accept=".zip,application/zip" (chosen)="fromFile($event)"
+        >Add some from a file</lv-file-button
+      >
     </div>
   `,
   styles: `
@@ -106,10 +103,7 @@ export class AdjustmentFiles {
     );
   }
 
-  protected async fromFile(field: HTMLInputElement): Promise<void> {
-    const [file] = field.files ?? [];
-    field.value = '';
-    if (!file) return;
+  protected async fromFile(file: File): Promise<void> {
     this.brought.set(null);
     const read = await this.files.readAdjustments(file);
     if (!read.ok) this.brought.set({ name: file.name, problem: read, assets: [] });

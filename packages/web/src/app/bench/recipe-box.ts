@@ -16,13 +16,14 @@ import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { Words } from '../platform/words';
 import { BenchActions } from '../store/actions';
+import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { BenchView } from './bench-view';
 
 /** Recipes: run one on this version after seeing what it would do; keep this version's adjustments as one. */
 @Component({
   selector: 'lv-recipe-box',
-  imports: [Dialog],
+  imports: [Dialog, FileButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button class="btn" type="button" (click)="begin()">Recipes …</button>
@@ -50,9 +51,9 @@ import { BenchView } from './bench-view';
             </button>
           </li>
           <li>
-            <label class="btn quiet"
-              >From a file<input #f class="sr" type="file" accept=".json,application/json" (change)="take(f)"
-            /></label>
+            <lv-file-button [quiet]="true" accept=".json,application/json" (chosen)="take($event)"
+              >From a file</lv-file-button
+            >
           </li>
           @if (wrong(); as w) {
             <li class="card madder" role="alert">
@@ -202,10 +203,7 @@ export class RecipeBox {
     void this.choose(recipe);
   }
 
-  protected async take(field: HTMLInputElement): Promise<void> {
-    const [file] = field.files ?? [];
-    field.value = '';
-    if (!file) return;
+  protected async take(file: File): Promise<void> {
     try {
       const recipe = readRecipe(await file.text(), () => this.clock.newId());
       this.wrong.set(null);

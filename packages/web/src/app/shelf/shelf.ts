@@ -9,6 +9,7 @@ import { download } from '../platform/download';
 import { BringActions, ShelfActions } from '../store/actions';
 import { upkeepWaiting } from '../store/selectors';
 import { WorkspaceStore } from '../store/workspace';
+import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { duplicateFamily, newFamily } from './new-family';
@@ -16,7 +17,7 @@ import { duplicateFamily, newFamily } from './new-family';
 /** Where the masters are kept, each with its family. */
 @Component({
   selector: 'lv-shelf',
-  imports: [RouterLink, LucideDynamicIcon, SwatchMark, Dialog],
+  imports: [FileButton, RouterLink, LucideDynamicIcon, SwatchMark, Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf.html',
   styleUrl: './shelf.css',
@@ -115,10 +116,7 @@ export class Shelf {
     );
   }
 
-  protected async fromFile(field: HTMLInputElement): Promise<void> {
-    const [file] = field.files ?? [];
-    field.value = '';
-    if (!file) return;
+  protected async fromFile(file: File): Promise<void> {
     this.problem.set(null);
     const read = await this.files.readFamily(file, this.clock.newId());
     if (!read.ok) {
