@@ -4,6 +4,7 @@ import { type Content, findBlock, type Page } from '../activity/activity';
 import { type Block, wordsOf, withWords } from '../activity/blocks';
 import { masters, type Step, steps } from '../testing/random-family';
 import { type Edit, invertEdit, Sheet } from './sheet';
+import { runs } from '../testing/laws';
 
 /** The same edit on plain arrays, the slow and simple way. */
 function simply(pages: readonly Page[], e: Edit): Page[] {
@@ -114,7 +115,7 @@ describe('a sheet', () => {
         const { sheet, plain } = run(content, list);
         expect(sheet.content().pages).toEqual(plain);
       }),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 
@@ -145,7 +146,7 @@ describe('a sheet', () => {
         for (const e of [...edits].reverse()) sheet.apply(invertEdit(e));
         expect(sheet.content()).toEqual(content);
       }),
-      { numRuns: 200 },
+      runs(200),
     );
   });
 

@@ -8,6 +8,7 @@ import { compareVersions } from '../derive/compare';
 import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
 import { pendingUpkeep } from '../upkeep/resolve';
 import { lostBasis, madeOn, masterFrom, possibleBases, rebase, withoutVersion } from './chain';
+import { runs } from '../testing/laws';
 
 const pool = demoWorkspace(Date.UTC(2026, 10, 24)).families['rock-pool'] as Family;
 const settler = { at: '2026-09-03T08:00:00.000Z', by: 'T' };
@@ -29,7 +30,7 @@ describe('moving a version to another basis', () => {
         for (const a of v.adjustments) expect(now.includes(a) || asked.has(a.id)).toBe(true);
         expect(() => derive(moved, v.id)).not.toThrow();
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 

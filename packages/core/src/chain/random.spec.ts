@@ -13,6 +13,7 @@ import { familyOf, inPlace, masters, stamp, type Step, steps, withVersions } fro
 import { pendingUpkeep } from '../upkeep/resolve';
 import { waits } from '../upkeep/upkeep';
 import { madeOn, masterFrom, possibleBases, rebase, withoutVersion } from './chain';
+import { runs } from '../testing/laws';
 
 const settler = { at: '2026-09-03T08:00:00.000Z', by: 'T' };
 const grown = fc
@@ -42,7 +43,7 @@ describe('any two versions compared', () => {
         }
         if (left === right) expect(rows.every((x) => x.how === 'same')).toBe(true);
       }),
-      { numRuns: 200 },
+      runs(200),
     );
   });
 });
@@ -64,7 +65,7 @@ describe('chains', () => {
         const back = rebase(there.family, version.id, version.basis, settler);
         expect(shown(back.family, version.id)).toEqual(shown(family, version.id));
       }),
-      { numRuns: 200 },
+      runs(200),
     );
   });
 
@@ -96,7 +97,7 @@ describe('chains', () => {
           if (parts) expect(order(left, v.id)).toEqual(expect.arrayContaining(order(family, v.id)));
           else expect(order(left, v.id)).toEqual(order(family, v.id));
       }),
-      { numRuns: 200 },
+      runs(200),
     );
   });
 
@@ -140,7 +141,7 @@ describe('taking an adjustment away', () => {
         const after = derive(now, version.id).reports.filter((r) => r.status === 'skipped').length;
         expect(after).toBeLessThanOrEqual(before);
       }),
-      { numRuns: 200 },
+      runs(200),
     );
   });
 });
@@ -184,7 +185,7 @@ describe('any recipe on any version', () => {
         const again = runRecipe(now, version.id, recipe, stamp);
         expect(again.outcomes.flatMap((o) => o.drafts)).toEqual([]);
       }),
-      { numRuns: 150 },
+      runs(150),
     );
   });
 

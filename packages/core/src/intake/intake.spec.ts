@@ -13,6 +13,7 @@ import { readLaidOut } from './lines';
 import { audienceOfHeading, choicesInLine, asQuestion, keysIn } from './marks';
 import { propose } from './propose';
 import { mapQuestions, readQuestionTable } from './question-list';
+import { runs } from '../testing/laws';
 
 let n = 0;
 const newId = () => `n${++n}`;
@@ -99,7 +100,7 @@ describe('a laid-out page', () => {
           expect(doubledIds(content)).toEqual([]);
         }
       }),
-      { numRuns: 200 },
+      runs(200),
     );
   });
 
@@ -252,7 +253,7 @@ describe('QTI 3 there and back', () => {
         expect(got).toMatchObject({ prompt, options: options.map((text) => ({ text })) });
         expect(keyWordsOf(got as Block)).toEqual([options[1]]);
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 

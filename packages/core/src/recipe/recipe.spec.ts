@@ -11,6 +11,7 @@ import { saveRevision } from '../upkeep/resolve';
 import { readRecipe, type Recipe, rulesFrom, runRecipe, writeRecipe } from './recipe';
 import { RULE_NAMES, ruleKinds, type Rule, ruleSchema } from './rules';
 import { SHIPPED_RECIPES } from './shipped';
+import { runs } from '../testing/laws';
 
 const pool = demoWorkspace(Date.UTC(2026, 10, 24)).families['rock-pool'] as Family;
 const settler = { at: '2026-09-03T08:00:00.000Z', by: 'T' };
@@ -92,7 +93,7 @@ describe('a recipe', () => {
         expect(derive(once.family, 'v0').reports.filter((x) => x.status === 'skipped')).toEqual([]);
         expect(ran(once.family, r).outcomes.flatMap((o) => o.drafts)).toEqual([]);
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 });

@@ -9,6 +9,7 @@ import { demoWorkspace } from '../demo/index';
 import { editMaster, familyOf, inPlace, masters, stamp, steps, withVersions } from '../testing/random-family';
 import { carryOver, type Decision, pendingUpkeep, resolveUpkeep, saveRevision } from './resolve';
 import { upkeep, waits } from './upkeep';
+import { runs } from '../testing/laws';
 
 const settler = { at: '2026-09-03T08:00:00.000Z', by: 'T' };
 function waitingDemo(): Family {
@@ -67,7 +68,7 @@ describe('upkeep', () => {
             for (const b of p.blocks) expect(findBlock(derived, b.id) !== undefined || d.leftOut.has(b.id)).toBe(true);
         }
       }),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 
@@ -93,7 +94,7 @@ describe('upkeep', () => {
             derive(family, v.id).reports.filter((r) => r.status === 'skipped' || r.status === 'unsettled'),
           ).toEqual([]);
       }),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 
@@ -123,7 +124,7 @@ describe('upkeep', () => {
         if (pendingUpkeep(done).entries.length || pendingUpkeep(fresh).entries.length) return;
         for (const v of done.versions) expect(derive(done, v.id).content).toEqual(derive(fresh, v.id).content);
       }),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 
