@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { faults, kept, material, openDemo } from './helpers';
+import { faults, kept, material, openDemo, sayYes } from './helpers';
 
 test('the bank: found as you type, picked across activities into a master, with sources and objectives', async ({
   page,
@@ -43,12 +43,23 @@ test('objectives are listed from CASE and chosen on the Bench; files that nothin
   await expect(page.getByLabel(/^Objective \d/).last()).toHaveValue('Tie a bowline');
 
   await page.goto('/keeping');
+  await page.getByRole('button', { name: 'See what takes the room' }).click();
   await expect(page.getByRole('button', { name: 'Everything is in use' })).toBeDisabled();
   await page.goto('/shelf');
   await page.getByRole('button', { name: /^Remove Mending a puncture/ }).click();
+  await sayYes(page, 'Remove the activity');
   await kept(page);
+  // What waits to come back is in use still.
   await page.goto('/keeping');
+  await page.getByRole('button', { name: 'See what takes the room' }).click();
+  await expect(page.getByRole('button', { name: 'Everything is in use' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Let go of Mending a puncture' }).click();
+  await sayYes(page, 'Let go for good');
+  await kept(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'See what takes the room' }).click();
   await page.getByRole('button', { name: /^Clear 2 that nothing uses/ }).click();
+  await sayYes(page, 'Clear them');
   await expect(page.getByRole('button', { name: 'Everything is in use' })).toBeVisible();
 });
 

@@ -38,6 +38,42 @@ export async function reload(page: Page): Promise<void> {
   await kept(page);
 }
 
+/** Puts a value straight into one of the browser's boxes, past the application: what a damaged disk might hold. */
+export async function putInStorage(page: Page, box: 'heads' | 'bodies', key: string, value: unknown): Promise<void> {
+  await page.evaluate(
+    async ([name, at, what]) => {
+      const all = await indexedDB.databases();
+      const found = all.find((d) => d.name?.startsWith('lorvet-') && d.name.endsWith(`-${name}`))?.name ?? '';
+      await new Promise<void>((done, fail) => {
+        const open = indexedDB.open(found);
+        open.onerror = () => fail(new Error('not opened'));
+        open.onsuccess = () => {
+          const write = open.result.transaction('records', 'readwrite');
+          write.objectStore('records').put(what, at);
+          write.oncomplete = () => {
+            open.result.close();
+            done();
+          };
+        };
+      });
+    },
+    [box, key, value] as const,
+  );
+}
+
+/** Says yes to what is asked before something that reaches far. */
+export async function sayYes(page: Page, name: string | RegExp): Promise<void> {
+  await page.getByRole('alertdialog').getByRole('button', { name }).click();
+}
+
+/** Puts everything away under Keeping, with the word that is asked for. */
+export async function beginAnew(page: Page, what: 'Lay out the demo' | 'Start empty'): Promise<void> {
+  await page.getByRole('button', { name: what }).click();
+  await page.getByLabel(/^Type “empty”/).fill('empty');
+  await page.getByRole('button', { name: /^Put all away/ }).click();
+  await expect(page.getByText('Everything that was here before').first()).toBeVisible();
+}
+
 /** Writes into words that are edited where they stand, and leaves them. */
 export async function rewrite(scope: Locator, label: string | RegExp, text: string): Promise<void> {
   await scope.getByRole('button', { name: label }).first().click();

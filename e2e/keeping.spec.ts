@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { kept, openDemo, reload, rewrite, sitDown, startEmpty } from './helpers';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { beginAnew, kept, openDemo, putInStorage, reload, rewrite, sayYes, sitDown, startEmpty } from './helpers';
 
 test('a backup goes out and comes in again, and a file that is none changes nothing', async ({ page }) => {
   await openDemo(page, '/keeping');
@@ -9,15 +10,15 @@ test('a backup goes out and comes in again, and a file that is none changes noth
     page.getByRole('button', { name: 'Save a backup' }).click(),
   ]);
   const backup = readFileSync(await download.path());
-  await page.getByRole('button', { name: 'Start empty' }).click();
-  await expect(page.getByText('0 activities')).toBeVisible();
+  await beginAnew(page, 'Start empty');
+  await expect(page.getByText('Everything stays in this browser: 0 activities')).toBeVisible();
 
   const choose = (name: string, buffer: Buffer) =>
     page.getByLabel('Backup file').setInputFiles({ name, mimeType: 'application/zip', buffer });
   await choose('cut.zip', backup.subarray(0, 4000));
   const refusal = page.getByRole('alert').filter({ hasText: 'cut.zip cannot be restored' });
   await expect(refusal).toContainText('Nothing was changed.');
-  await expect(page.getByText('0 activities')).toBeVisible();
+  await expect(page.getByText('Everything stays in this browser: 0 activities')).toBeVisible();
 
   await choose('whole.zip', backup);
   await page.getByRole('button', { name: 'Restore it' }).click();
@@ -79,28 +80,22 @@ test('two tabs see each other’s changes and overwrite nothing', async ({ page,
 
 test('a damaged record is set aside and the rest stands', async ({ page }) => {
   await openDemo(page);
-  await page.evaluate(
-    () =>
-      new Promise<void>((done, fail) => {
-        const open = indexedDB.open('lorvet');
-        open.onsuccess = () => {
-          const write = open.result.transaction('records', 'readwrite');
-          write.objectStore('records').put({ format: 1, rev: 1, data: { id: 'puncture' } }, 'families/puncture');
-          write.oncomplete = () => done();
-          write.onerror = () => fail(new Error('not written'));
-        };
-      }),
-  );
+  await putInStorage(page, 'heads', 'learners/l-jory', { format: 4, rev: 1, place: 1, data: { id: 'l-jory' } });
+  await putInStorage(page, 'heads', 'familyHeads/rock-pool', 'damaged');
+  await putInStorage(page, 'bodies', 'families/puncture', { format: 4, rev: 1, place: 1, data: { id: 'puncture' } });
   await page.reload();
-  await expect(page.getByRole('link', { name: 'Catching the right bus' })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Mending a puncture' })).toBeHidden();
-  await page.getByRole('link', { name: 'Keeping' }).click();
-  await expect(page.getByRole('heading', { name: 'Set aside' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Rock-pool survey' })).toBeVisible();
+  await page.getByRole('link', { name: 'Mending a puncture' }).click();
+  await expect(page.getByRole('heading', { name: 'This activity cannot be read' })).toBeVisible();
+  await page.getByRole('link', { name: 'See what was set aside' }).click();
+  const aside = page.locator('lv-set-aside');
+  await expect(aside.locator('strong')).toHaveText(['a learner’s card', 'an activity']);
 });
 
 test('undo and redo, named, over what a teacher does', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Remove Mending a puncture' }).click();
+  await sayYes(page, 'Remove the activity');
   await expect(page.getByRole('link', { name: 'Mending a puncture' })).toBeHidden();
   await page.getByRole('button', { name: 'Undo: remove “Mending a puncture”' }).click();
   await expect(page.getByRole('link', { name: 'Mending a puncture' })).toBeVisible();
@@ -152,53 +147,32 @@ test('a marker in keys, notes, level names, other names and reasons stands on no
 async function openMarked(page: Page, secret: string): Promise<void> {
   await page.goto('/keeping');
   await page.getByRole('button', { name: 'Lay out the demo' }).click();
-  await page.getByRole('button', { name: 'Undo: lay out the demo' }).waitFor();
-  await expect(page.getByText('All of it is written.')).toBeVisible();
-  await kept(page);
-  await page.evaluate(
-    (word) =>
-      new Promise<void>((done, fail) => {
-        const hidden = (key: string, value: unknown): unknown => {
-          if (['note', 'purpose', 'versionName', 'sentence', 'author'].includes(key) && typeof value === 'string')
-            return word;
-          if (key === 'key' && Array.isArray(value) && !value.some((v) => String(v).startsWith('rp-'))) return [word];
-          return value;
-        };
-        const open = indexedDB.open('lorvet');
-        open.onerror = () => fail(new Error('not opened'));
-        open.onsuccess = () => {
-          const records = open.result.transaction('records', 'readwrite').objectStore('records');
-          const read = records.get('handOuts/h-survey');
-          read.onsuccess = () => {
-            const record = read.result as { data: { note: string } };
-            const note = record.data.note;
-            const marked = JSON.parse(JSON.stringify(record, hidden)) as typeof record;
-            marked.data.note = note;
-            const text = JSON.stringify(marked).replace(/("kind":"teacher-note"[^}]*"text":")[^"]*/g, `$1${word}`);
-            records.put(JSON.parse(text), 'handOuts/h-survey').onsuccess = () => done();
-          };
-        };
-      }),
-    secret,
-  );
-  await page.evaluate(
-    (word) =>
-      new Promise<void>((done) => {
-        const open = indexedDB.open('lorvet');
-        open.onsuccess = () => {
-          const records = open.result.transaction('records', 'readwrite').objectStore('records');
-          const read = records.get('learners/l-oriel');
-          read.onsuccess = () => {
-            const record = read.result as { data: { name: string } };
-            record.data.name = word;
-            // Oriel alone is renamed: the name may stand on the class's list of names, and nowhere else.
-            records.put(record, 'learners/l-oriel').onsuccess = () => done();
-          };
-        };
-      }),
-    secret,
-  );
-  await page.reload();
+  await expect(page.getByText('4 activities, 23 learners').first()).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save a backup' }).click(),
+  ]);
+  const hidden = (key: string, value: unknown): unknown => {
+    if (['purpose', 'versionName', 'sentence', 'author'].includes(key) && typeof value === 'string') return secret;
+    if (key === 'key' && Array.isArray(value) && !value.some((v) => String(v).startsWith('rp-'))) return [secret];
+    return value;
+  };
+  const files = unzipSync(readFileSync(await download.path()));
+  for (const [name, bytes] of Object.entries(files)) {
+    if (!/^(frozen|families)\//.test(name)) continue;
+    const text = JSON.stringify(JSON.parse(strFromU8(bytes)), (key, value: unknown) =>
+      key === 'note' && typeof value === 'string' ? secret : hidden(key, value),
+    );
+    files[name] = strToU8(text.replace(/("kind":"teacher-note"[^}]*"text":")[^"]*/g, `$1${secret}`));
+  }
+  // Oriel alone is renamed: the name may stand on the class's list of names, and nowhere else.
+  const learners = files['learners/0001.json'];
+  if (!learners) throw new Error('no learners');
+  files['learners/0001.json'] = strToU8(strFromU8(learners).replace('Oriel P.', secret));
+  const buffer = Buffer.from(zipSync(files));
+  await page.getByLabel('Backup file').setInputFiles({ name: 'marked.zip', mimeType: 'application/zip', buffer });
+  await page.getByRole('button', { name: 'Restore it' }).click();
+  await expect(page.getByText('The backup is in place')).toBeVisible();
 }
 
 test('a browser that is nearly full says so early, in every place', async ({ page }) => {

@@ -171,6 +171,8 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await sitDown(page, 'Tern class', 'Derwa M.');
   await page.getByRole('link', { name: /Another go/ }).click();
   await expect(page.getByText('Near the barn, yes.')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: /Where do the hens scratch/ })).toBeDisabled();
+  await page.getByRole('button', { name: 'Begin another go' }).click();
   await page.getByRole('textbox', { name: /Where do the hens scratch/ }).fill('the yard');
   await page.getByRole('button', { name: 'Submit …' }).click();
   await page.getByRole('button', { name: 'Submit now' }).click();

@@ -95,6 +95,6 @@ test('a learner is added, changed and removed, and a wrong level is said', async
   await page.getByRole('button', { name: 'Ruan Z.' }).click();
   await card.getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByRole('row', { name: /Ruan Z/ })).toBeHidden();
-  await page.getByRole('button', { name: 'Undo: remove Ruan Z.' }).click();
+  await page.getByRole('button', { name: 'Undo: remove “Ruan Z.”' }).click();
   await expect(page.getByRole('row', { name: /Ruan Z/ })).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { faults, kept, openDemo, reload, rewrite, sitDown } from './helpers';
+import { faults, kept, openDemo, reload, rewrite, sayYes, sitDown } from './helpers';
 
 const block = (page: Page, id: string) => page.locator(`[data-block="${id}"]`);
 const doing = (page: Page, name: string) => page.getByRole('button', { name: `${name} …`, exact: true });
@@ -133,6 +133,7 @@ test('a version is moved to another basis, made a master, and its removal asks w
   await page.getByRole('button', { name: 'Remove this version' }).click();
   await expect(page.getByRole('alertdialog')).toContainText('What becomes of it?');
   await page.getByRole('button', { name: /^Stay as they are/ }).click();
+  await sayYes(page, 'Remove the version');
   await expect(page.getByRole('link', { name: /^Supported, Oriel/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Supported \d/ })).toBeHidden();
   await page.getByRole('link', { name: /^Supported, Oriel/ }).click();

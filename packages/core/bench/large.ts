@@ -25,6 +25,7 @@ export function largeFamily(pages: number, blocks: number, versions: number, adj
   return {
     format: FAMILY_FORMAT,
     id: 'large',
+    swatch: { pattern: 'plain', colour: 'a', letter: 'L' },
     createdAt: at,
     revisions: [{ n: 1, at, author: 'T', note: '', content }],
     versions: Array.from({ length: versions }, (_, v): Version => ({

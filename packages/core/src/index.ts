@@ -29,7 +29,7 @@ export { type Edit, Sheet } from './adjust/sheet';
 export { proposeHardWords } from './adjust/glossary';
 export { pictureIn } from './adjust/replace-picture';
 export { proposeWords } from './adjust/word-bank';
-export { assetUses, type AssetCount, countAssets } from './bank/assets';
+export { assetsHeld, assetsOfFamily, AssetUses, assetUses } from './bank/assets';
 export * from './bank/bank';
 export { type ObjectiveList, readCase, readObjectivesCsv } from './bank/objectives';
 export {
@@ -41,14 +41,16 @@ export {
   type People,
 } from './assign/audience';
 export { type Check, coverage } from './assign/coverage';
-export { freeze } from './assign/freeze';
+export { freeze, freezeFor } from './assign/freeze';
 export { giveOut } from './assign/give-out';
 export * from './assign/hand-out';
-export { learnerPackage, type LearnerPackage, learnerPackageSchema } from './assign/learner-package';
+export { learnerPackage, type LearnerPackage, learnerPackageSchema, packageOf } from './assign/learner-package';
+export { type LearnerSheet, learnerSheet, learnerSheetSchema } from './assign/learner-sheet';
+export { NOTHING_SAID, type Said, type Slip, type Slipped, slipped, slipSchema } from './assign/slip';
 export { CLEARLY_BETTER, suggest, type Suggestion } from './assign/suggest';
 export * from './assign/one-by-one';
 export * from './adjust/drafts';
-export { canMix, mixedContent } from './adjust/mixing';
+export { canMix } from './adjust/mixing';
 export { canDraw } from './adjust/other-numbers';
 export { takenPart, type TakenPlace, takenTogether } from './adjust/from-activity';
 export { ANSWER_WAYS, type AnswerWay, turned, waysFor } from './adjust/turning';
@@ -60,10 +62,20 @@ export * from './recipe/rules';
 export { SHIPPED_RECIPES } from './recipe/shipped';
 export { type ComparePage, type CompareRow, compareVersions } from './derive/compare';
 export * from './derive/derive';
-export { BACKUP_FORMAT, readBackup, writeBackup } from './formats/backup';
+export {
+  type Aside,
+  asideSchema,
+  type BackupPart,
+  BackupWriter,
+  isItself,
+  openBackup,
+  readBackup,
+  writeBackup,
+} from './formats/backup';
+export { migrateWorkspace, type RawCollections, WORKSPACE_FORMAT } from './formats/migrations';
 export { base64, fromBase64 } from './formats/base64';
 export { type AdjustmentFile, readAdjustments, writeAdjustments } from './formats/adjustment-file';
-export { readFamily, writeFamily } from './formats/family-file';
+export { readFamily, unsoundIn, writeFamily } from './formats/family-file';
 export * from './formats/class-list';
 export { placesOf, Problem } from './formats/problem';
 export * from './learners/learner';
@@ -71,6 +83,7 @@ export { SUPPORTS, type Support } from './learners/supports';
 export {
   alignedItems,
   learnersWith,
+  type Holders,
   type Lineage,
   lineageOf,
   type Use,
@@ -116,4 +129,10 @@ export * from './work/copy';
 export { markItem, markThatCounts } from './work/mark-item';
 export { plainWords } from './work/match-words';
 export { readNumber } from './work/read-number';
+export * from './keep/heads';
+export * from './keep/index-changes';
+export * from './keep/index-parts';
+export { merge3, mergeCopies, type Merged } from './keep/merge';
+export * from './keep/removed';
+export { repaired, type Repaired } from './keep/repair';
 export * from './workspace';

@@ -1,3 +1,15 @@
 import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless/index.mjs';
 
 setupZonelessTestEnv();
+
+// What jsdom lacks of blobs and their addresses.
+Blob.prototype.arrayBuffer ??= function (this: Blob): Promise<ArrayBuffer> {
+  return new Promise((done, fail) => {
+    const reader = new FileReader();
+    reader.onload = () => done(reader.result as ArrayBuffer);
+    reader.onerror = () => fail(new Error('not read'));
+    reader.readAsArrayBuffer(this);
+  });
+};
+URL.createObjectURL ??= () => 'blob:in-a-test';
+URL.revokeObjectURL ??= () => undefined;

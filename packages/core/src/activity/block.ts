@@ -1,7 +1,13 @@
 import { z } from 'zod';
 import type { Answer, ItemMark } from '../work/answer';
 
-export const idSchema = z.string().min(1).max(64);
+/** Names that every object answers to: as an id they would find what was never kept. */
+const NO_IDS = Object.getOwnPropertyNames(Object.prototype).join('|');
+export const idSchema = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(new RegExp(`^(?!(?:${NO_IDS})$)`), 'This is no id.');
 export type Id = string;
 
 /** Whom a block is for. Teacher and key blocks never reach a learner's package. */
@@ -88,6 +94,8 @@ export interface BlockKind<B, L> {
   withWords(block: B, field: string, text: string): B;
   /** What a learner may receive: built field by field, never by deleting. */
   forLearner(block: B): L;
+  /** The lists of a learner's block whose order says nothing of the key, so that they may come in any; none where not given. */
+  readonly mixes?: readonly (keyof L & string)[];
   /** Ids of the assets it shows; none where it is not given. */
   assets?(block: B): string[];
   readonly item: B extends { prompt: string } ? ItemRules<B> : null;

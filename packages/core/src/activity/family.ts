@@ -2,14 +2,17 @@ import { z } from 'zod';
 import { adjustmentSchema } from '../adjust/registry';
 import { contentSchema } from './activity';
 import { type Id, idSchema } from './block';
+import { fingerprint } from './fingerprint';
 
 /** Format number of a kept family; a migration stands for each step up. */
-export const FAMILY_FORMAT = 1;
+export const FAMILY_FORMAT = 2;
 
 export const PATTERNS = ['twill', 'plain', 'basket', 'herringbone', 'stripe', 'dots', 'check', 'cross'] as const;
+/** Without those that are easily read as a numeral or as each other. */
+export const LETTERS = [...'ABCDEFGHJKLMNPRSTUVWXYZ'];
 export const COLOURS = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'] as const;
 
-/** A version's woven mark. It says nothing of level. */
+/** The woven mark of a version, or of the master among them. It says nothing of level. */
 export const swatchSchema = z.object({
   pattern: z.enum(PATTERNS),
   colour: z.enum(COLOURS),
@@ -61,6 +64,8 @@ export const familySchema = z.object({
   format: z.literal(FAMILY_FORMAT),
   id: idSchema,
   createdAt: z.string().max(40),
+  /** The master's own mark: on a sheet it stands like any version's. */
+  swatch: swatchSchema,
   revisions: z.array(revisionSchema).min(1),
   /** Where the master was made from a version of another family. */
   origin: z
@@ -84,17 +89,55 @@ export function latest(family: Family): Revision {
   return last;
 }
 
-export const versionOf = (family: Family, id: Id): Version | undefined => family.versions.find((v) => v.id === id);
+/** A mark that follows from some words by lot, unlike those that are taken where there is one left. */
+export function swatchFrom(words: string, taken: readonly Swatch[] = []): Swatch {
+  const lot = (what: string) => parseInt(fingerprint([words, what]).slice(0, 8), 16);
+  const free = <T>(all: readonly T[], used: readonly T[], what: string): T => {
+    const left = all.filter((x) => !used.includes(x));
+    const from = left.length ? left : all;
+    return from[lot(what) % from.length] as T;
+  };
+  return {
+    pattern: free(
+      PATTERNS,
+      taken.map((s) => s.pattern),
+      'pattern',
+    ),
+    colour: free(
+      COLOURS,
+      taken.map((s) => s.colour),
+      'colour',
+    ),
+    letter: free(
+      LETTERS,
+      taken.map((s) => s.letter),
+      'letter',
+    ),
+  };
+}
+
+/** The mark of a version; null is the master. */
+export const swatchOf = (family: Family, versionId: Id | null): Swatch =>
+  (versionId === null ? undefined : versionOf(family, versionId)?.swatch) ?? family.swatch;
+
+const indexes = new WeakMap<Family['versions'], ReadonlyMap<Id, Version>>();
+
+/** A version by its id, found at once in a family of any size. */
+export function versionOf(family: Family, id: Id): Version | undefined {
+  let index = indexes.get(family.versions);
+  if (!index) indexes.set(family.versions, (index = new Map(family.versions.map((v) => [v.id, v]))));
+  return index.get(id);
+}
 
 /** From the version nearest the master to the version itself. Stops where a basis is missing or would go in a circle. */
 export function chainOf(family: Family, versionId: Id): Version[] {
-  const chain: Version[] = [];
+  const chain = new Set<Version>();
   let version = versionOf(family, versionId);
-  while (version && !chain.includes(version)) {
-    chain.unshift(version);
+  while (version && !chain.has(version)) {
+    chain.add(version);
     version = version.basis === null ? undefined : versionOf(family, version.basis);
   }
-  return chain;
+  return [...chain].reverse();
 }
 
 /** The versions as a tree in reading order, each with its depth. */

@@ -10,7 +10,7 @@ import { bandsOf } from './audience';
 import { coverage } from './coverage';
 import { freeze } from './freeze';
 import { giveOut } from './give-out';
-import type { HandOut } from './hand-out';
+import { frozenFor, type HandOut } from './hand-out';
 import { learnerPackage, learnerPackageSchema } from './learner-package';
 import { suggest } from './suggest';
 
@@ -70,10 +70,16 @@ describe('learnerPackage', () => {
     );
   });
 
-  it('gives two learners of one version the same address, and a personal one its own', () => {
-    const given = giveOut(survey, pool, people, NOW);
-    expect(given.given['l-perran']).toBe(given.given['l-perran']);
-    expect(given.given['l-brannoc']).not.toBe(given.given['l-ysolde']);
+  it('gives two learners of one version one activity, and what is their own beside it', () => {
+    const { handOut, frozen: all } = giveOut(survey, pool, people, NOW);
+    expect(all).toHaveLength(4);
+    expect(handOut.given['l-brannoc']?.frozen).toBe(handOut.given['l-ysolde']?.frozen);
+    const byId = Object.fromEntries(all.map((f) => [f.id, f]));
+    const words = (id: string) => JSON.stringify(frozenFor(handOut, byId, id)?.content);
+    // The two have one activity, with each one's own name in it.
+    expect(words('l-brannoc')).toContain('Brannoc, choose');
+    expect(words('l-ysolde')).toContain('Ysolde, choose');
+    expect(JSON.stringify(all)).not.toMatch(/(Ysolde|Brannoc), choose/);
     const bus = w.handOuts['h-bus'] as HandOut;
     const plain = giveOut(
       { ...bus, lines: bus.lines.map((l) => ({ ...l, versionId: null })) },
@@ -81,14 +87,15 @@ describe('learnerPackage', () => {
       people,
       NOW,
     );
-    expect(Object.keys(plain.frozen)).toHaveLength(1);
+    expect(plain.frozen).toHaveLength(1);
   });
 
   it('is frozen: a later revision of the master does not reach it', () => {
     const given = w.handOuts['h-survey'] as HandOut;
-    const words = JSON.stringify(given.frozen);
+    const frozen = Object.values(given.given).map((g) => w.frozen[g.frozen]);
+    const words = JSON.stringify(frozen);
     expect(latest(pool).n).toBe(3);
-    expect(Object.values(given.frozen).every((f) => f.revision === 2)).toBe(true);
+    expect(frozen.every((f) => f?.revision === 2)).toBe(true);
     expect(words).not.toContain('left behind there');
   });
 });
@@ -247,7 +254,7 @@ describe('the package of a packet with every kind of block', () => {
       ],
     }));
     const keyPage = { id: 'k', title: MARK, orientation: 'portrait' as const, audience: 'key' as const, blocks: [] };
-    const frozen = { ...freeze(market, null, '2026-11-24', {}), content: { ...content, pages: [...pages, keyPage] } };
+    const frozen = { ...freeze(market, null, '2026-11-24'), content: { ...content, pages: [...pages, keyPage] } };
     const given = learnerPackage({ id: 'h', title: 'T', note: '', way: 'one-each', dueAt: null }, frozen);
     expect(learnerPackageSchema.parse(given)).toEqual(given);
     expect(given.pages).toHaveLength(6);

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { contentSchema } from '../activity/activity';
+import { type Content, contentSchema } from '../activity/activity';
 import { idSchema } from '../activity/block';
+import { blockSchema } from '../activity/blocks';
 import { swatchSchema } from '../activity/family';
 
 /** One step of the way from a block back to the master, in words, as it was when the work was frozen. */
@@ -12,16 +13,19 @@ export const lineageStepSchema = z.object({
 });
 export type LineageStep = z.infer<typeof lineageStepSchema>;
 
-/** A derived activity as it was given out, found by its content's address. Only for the teacher: it holds keys. */
+/**
+ * A derived activity as it was given out, kept once under the address of what it holds, whoever gets it and however
+ * often. Only for the teacher: it holds keys.
+ */
 export const frozenSchema = z.object({
-  hash: z.string().max(64),
+  id: z.string().max(64),
   familyId: idSchema,
   versionId: idSchema.nullable(),
   versionName: z.string(),
-  swatch: swatchSchema.nullable(),
+  swatch: swatchSchema,
   revision: z.number().int(),
-  at: z.string(),
   content: contentSchema,
+  /** By block id. */
   lineage: z.record(z.string(), z.array(lineageStepSchema)),
 });
 export type Frozen = z.infer<typeof frozenSchema>;
@@ -33,9 +37,17 @@ export type Line = z.infer<typeof lineSchema>;
 export const wayToGiveSchema = z.enum(['one-each', 'to-read']);
 export type WayToGive = z.infer<typeof wayToGiveSchema>;
 
+/** What one learner got: a frozen activity, with the blocks that are this learner's own in place of its own. */
+export const givenSchema = z.object({
+  frozen: z.string().max(64),
+  own: z.array(z.object({ block: blockSchema, steps: z.array(lineageStepSchema) })).optional(),
+});
+export type Given = z.infer<typeof givenSchema>;
+
 export const handOutSchema = z.object({
   id: idSchema,
   familyId: idSchema,
+  createdAt: z.string().max(40).default(''),
   title: z.string().min(1).max(200),
   way: wayToGiveSchema,
   note: z.string().max(1000).default(''),
@@ -50,14 +62,50 @@ export const handOutSchema = z.object({
   lookedAs: z.array(idSchema),
   state: z.enum(['draft', 'given']),
   givenAt: z.string().nullable(),
-  /** Once given: what each learner got, by learner id, as a key of `frozen`. */
-  given: z.record(z.string(), z.string()),
-  frozen: z.record(z.string(), frozenSchema),
+  /** Once given: what each learner got, by learner id. */
+  given: z.record(idSchema, givenSchema),
 });
 export type HandOut = z.infer<typeof handOutSchema>;
 
 /** Draft, scheduled (given out, opening later), given out. `now` in the form of `opensAt`. */
-export function handOutState(h: HandOut, now: string): 'draft' | 'scheduled' | 'given out' {
+export function handOutState(h: Pick<HandOut, 'state' | 'opensAt'>, now: string): 'draft' | 'scheduled' | 'given out' {
   if (h.state === 'draft') return 'draft';
   return h.opensAt !== null && h.opensAt > now ? 'scheduled' : 'given out';
+}
+
+/** Frozen activities by their address, those that are known here. */
+export type FrozenById = Readonly<Record<string, Frozen>>;
+
+/** The content with some of its blocks in place of those of the same ids. */
+export function withBlocks(content: Content, blocks: readonly { readonly id: string }[]): Content {
+  if (blocks.length === 0) return content;
+  const by = new Map(blocks.map((b) => [b.id, b as Content['pages'][number]['blocks'][number]]));
+  return {
+    ...content,
+    pages: content.pages.map((p) =>
+      p.blocks.some((b) => by.has(b.id)) ? { ...p, blocks: p.blocks.map((b) => by.get(b.id) ?? b) } : p,
+    ),
+  };
+}
+
+/** What a learner got, whole; undefined where nothing was given, or where it is not known here. */
+export function frozenFor(handOut: Pick<HandOut, 'given'>, known: FrozenById, learnerId: string): Frozen | undefined {
+  const given = Object.hasOwn(handOut.given, learnerId) ? handOut.given[learnerId] : undefined;
+  const frozen = given && known[given.frozen];
+  return frozen && withOwn(frozen, given);
+}
+
+/** The frozen activity with a learner's own blocks in it. */
+export function withOwn(frozen: Frozen, given: Given): Frozen {
+  if (!given.own?.length) return frozen;
+  const lineage = { ...frozen.lineage };
+  for (const { block, steps } of given.own) lineage[block.id] = [...(lineage[block.id] ?? []), ...steps];
+  return {
+    ...frozen,
+    content: withBlocks(
+      frozen.content,
+      given.own.map((o) => o.block),
+    ),
+    lineage,
+  };
 }

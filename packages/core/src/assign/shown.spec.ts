@@ -60,9 +60,9 @@ describe('how many goes there are', () => {
   const go = (n: number, submittedAt: string | null) => ({ n, startedAt: NOW, submittedAt, answers: {} });
   const copy = (n: number) => ({ id: 'c', handOutId: 'h', learnerId: 'l', frozen: 'f', goes: [go(n, NOW)] });
   it('lets a learner begin again until they are used', () => {
-    expect(openGo(copy(1), undefined)).toBeUndefined();
-    expect(openGo(copy(1), undefined, 2)).toBe('next');
-    expect(openGo(copy(2), undefined, 2)).toBeUndefined();
+    expect(openGo(copy(1), {})).toBeUndefined();
+    expect(openGo(copy(1), {}, 2)).toBe('next');
+    expect(openGo(copy(2), {}, 2)).toBeUndefined();
   });
 });
 

@@ -1,22 +1,54 @@
 import { assetsOf } from '../activity/activity';
-import type { Family } from '../activity/family';
+import type { Family, Version } from '../activity/family';
+import type { Frozen } from '../assign/hand-out';
+import type { Template } from '../kept';
+import type { Copy } from '../work/copy';
 import { answerAssets } from '../work/answer';
 import { listOf, type Workspace } from '../workspace';
 
-/**
- * Ids of all assets that something uses, with how many things do: any revision or draft of a master, an
- * adjustment, a given sheet, a learner's answer, a template. What is not here can be cleared.
- */
-export function assetUses(w: Workspace): Map<string, number> {
-  const uses = new Map<string, number>();
-  const use = (ids: Iterable<string>) => {
-    for (const id of ids) if (id) uses.set(id, (uses.get(id) ?? 0) + 1);
-  };
-  for (const f of listOf(w.families)) use(assetsIn(f));
-  for (const h of listOf(w.handOuts)) for (const frozen of Object.values(h.frozen)) use(assetsOf(frozen.content));
-  for (const c of listOf(w.copies))
-    for (const go of c.goes) for (const a of Object.values(go.answers)) use(answerAssets(a));
-  for (const t of listOf(w.templates)) use(assetsOf({ pages: [t.page] }));
+/** Adds up how often each asset is used. A workspace is large: what it holds is told part by part. */
+export class AssetUses {
+  private readonly uses = new Map<string, number>();
+
+  private use(ids: Iterable<string>): void {
+    for (const id of ids) if (id) this.uses.set(id, (this.uses.get(id) ?? 0) + 1);
+  }
+
+  /** Whatever may show assets: any revision or draft of a master and its adjustments. */
+  family(f: Family): void {
+    this.use(assetsIn(f));
+  }
+  /** A version that is no longer in its family but may come back. */
+  version(v: Version): void {
+    this.use(v.adjustments.flatMap(assetsHeld));
+  }
+  frozen({ content }: Frozen): void {
+    this.use(assetsOf(content));
+  }
+  /** A learner's answers. */
+  copy(c: Copy): void {
+    for (const go of c.goes) for (const a of Object.values(go.answers)) this.use(answerAssets(a));
+  }
+  template(t: Template): void {
+    this.use(assetsOf({ pages: [t.page] }));
+  }
+
+  of(id: string): number {
+    return this.uses.get(id) ?? 0;
+  }
+}
+
+/** How often each asset of a workspace is used: what is not used can be cleared. */
+export function assetUses(w: Workspace): AssetUses {
+  const uses = new AssetUses();
+  listOf(w.families).forEach((f) => uses.family(f));
+  listOf(w.frozen).forEach((f) => uses.frozen(f));
+  listOf(w.copies).forEach((c) => uses.copy(c));
+  listOf(w.templates).forEach((t) => uses.template(t));
+  for (const r of listOf(w.removed)) {
+    if (r.what === 'version') r.versions.forEach((v) => uses.version(v.version));
+    if (r.what === 'template') uses.template(r.record);
+  }
   return uses;
 }
 
@@ -35,27 +67,4 @@ export function assetsHeld(value: unknown): string[] {
   if (Array.isArray(value)) return value.flatMap(assetsHeld);
   if (typeof value !== 'object' || value === null) return [];
   return Object.entries(value).flatMap(([k, v]) => (k === 'assetId' && typeof v === 'string' ? [v] : assetsHeld(v)));
-}
-
-export interface AssetCount {
-  readonly id: string;
-  readonly name: string;
-  readonly mime: string;
-  /** In bytes, as kept. */
-  readonly size: number;
-  readonly uses: number;
-}
-
-/** Every kept asset with its size and uses, the largest first. */
-export function countAssets(w: Workspace): AssetCount[] {
-  const uses = assetUses(w);
-  return listOf(w.assets)
-    .map((a) => ({
-      id: a.id,
-      name: a.name,
-      mime: a.mime,
-      size: Math.round((a.data.length * 3) / 4),
-      uses: uses.get(a.id) ?? 0,
-    }))
-    .sort((a, b) => b.size - a.size);
 }

@@ -7,7 +7,7 @@ import { derive } from '../derive/derive';
 import { compareVersions } from '../derive/compare';
 import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
 import { pendingUpkeep } from '../upkeep/resolve';
-import { lostBasis, madeOn, masterFrom, possibleBases, rebase, withoutVersion } from './chain';
+import { madeOn, masterFrom, possibleBases, rebase, withoutVersion } from './chain';
 import { runs } from '../testing/laws';
 
 const pool = demoWorkspace(Date.UTC(2026, 10, 24)).families['rock-pool'] as Family;
@@ -58,13 +58,6 @@ describe('removing a basis', () => {
     expect(versionOf(up, 'rp-oriel')).toMatchObject({ basis: null });
     expect(versionOf(up, 'rp-oriel')?.adjustments.length).toBe(versionOf(pool, 'rp-oriel')?.adjustments.length);
     expect(withoutVersion(pool, 'rp-sup', 'go-too', settler).versions.map((v) => v.id)).toEqual(['rp-core', 'rp-ext']);
-  });
-
-  it('done elsewhere, a version without its basis stands on the master and can be moved', () => {
-    const orphaned = { ...pool, versions: pool.versions.filter((v) => v.id !== 'rp-sup') };
-    expect(lostBasis(orphaned).map((v) => v.id)).toEqual(['rp-oriel']);
-    expect(() => derive(orphaned, 'rp-oriel')).not.toThrow();
-    expect(lostBasis(rebase(orphaned, 'rp-oriel', 'rp-core', settler).family)).toEqual([]);
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Id } from '../activity/block';
 import { type Content } from '../activity/activity';
-import { chainOf, type Family, FAMILY_FORMAT, latest, type Version, versionOf } from '../activity/family';
+import { chainOf, type Family, FAMILY_FORMAT, latest, swatchFrom, type Version, versionOf } from '../activity/family';
 import { type ReviewContext } from '../adjust/adjustment';
 import { CannotRecord } from '../adjust/drafted';
 import { kindOfAdjustment } from '../adjust/registry';
@@ -52,10 +52,6 @@ export function rebase(
   };
   return { family: carryOver(moved, settler, context), entries: reviewOf(moved, versionId, context) };
 }
-
-/** Versions whose basis is gone: they stand on the master until they are moved. */
-export const lostBasis = (family: Family): Version[] =>
-  family.versions.filter((v) => v.basis !== null && !versionOf(family, v.basis));
 
 /** What becomes of the versions made on one that is removed. */
 export type Heirs =
@@ -121,6 +117,7 @@ export function masterFrom(
     format: FAMILY_FORMAT,
     id: made.id,
     createdAt: made.at,
+    swatch: swatchFrom(made.id),
     revisions: [
       {
         n: 1,

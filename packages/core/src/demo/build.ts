@@ -110,13 +110,14 @@ export class FamilyMaker {
 
   constructor(
     id: Id,
-    meta: { subject: string; ages: string; title: string; objectives: Objective[] },
+    about: { subject: string; ages: string; title: string; objectives: Objective[]; swatch: Swatch },
     pages: Page[],
     private readonly at: string,
   ) {
+    const { swatch, ...meta } = about;
     const content: Content = { ...meta, pages };
     const first = { n: 1, at, author: AUTHOR, note: 'First written', content };
-    this.family = { format: FAMILY_FORMAT, id, createdAt: at, revisions: [first], versions: [] };
+    this.family = { format: FAMILY_FORMAT, id, createdAt: at, swatch, revisions: [first], versions: [] };
   }
 
   readonly newId = (): Id => `${this.family.id}-a${++this.count}`;

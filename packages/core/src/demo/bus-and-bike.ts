@@ -7,6 +7,7 @@ export function rightBus(clock: Clock, pictureId: string): Family {
     'right-bus',
     {
       title: 'Catching the right bus',
+      swatch: { pattern: 'cross', colour: 'd', letter: 'P' },
       subject: 'Mathematics for life',
       ages: '10–13',
       objectives: [
@@ -102,6 +103,7 @@ export function puncture(clock: Clock, pictureId: string): Family {
     'puncture',
     {
       title: 'Mending a puncture',
+      swatch: { pattern: 'herringbone', colour: 'a', letter: 'S' },
       subject: 'Technology',
       ages: '11–14',
       objectives: [

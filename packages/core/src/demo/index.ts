@@ -5,11 +5,11 @@ import type { Id } from '../activity/block';
 import type { Family } from '../activity/family';
 import { giveOut } from '../assign/give-out';
 import type { HandOut } from '../assign/hand-out';
-import { base64, fromBase64 } from '../formats/base64';
+import { fromBase64 } from '../formats/base64';
 import { type Asset, type Workspace } from '../workspace';
 import { clockAt } from './build';
 import { puncture, rightBus } from './bus-and-bike';
-import { CLASSES, GROUPS, LEARNERS } from './people';
+import { CLASSES, COMFORTS, GROUPS, LEARNERS } from './people';
 import { busTiers } from './bus-tiers';
 import { punctureTiers } from './bike-tiers';
 import { personalPacket } from './packet';
@@ -23,13 +23,14 @@ import { HARBOUR_VOICE } from './voice';
 const people = { learners: LEARNERS, classes: CLASSES, groups: GROUPS };
 
 function asset(name: string, mime: Asset['mime'], bytes: Uint8Array): Asset {
-  return { id: `sha256-${bytesToHex(sha256(bytes))}`, mime, name, data: base64(bytes) };
+  return { id: `sha256-${bytesToHex(sha256(bytes))}`, mime, name, data: bytes };
 }
 const pictureAsset = (name: string, svg: string): Asset => asset(name, 'image/svg+xml', strToU8(svg));
 
-const blankHandOut = (id: Id, family: Family, title: string): HandOut => ({
+const blankHandOut = (id: Id, family: Family, title: string, createdAt: string): HandOut => ({
   id,
   familyId: family.id,
+  createdAt,
   title,
   way: 'one-each',
   note: '',
@@ -43,7 +44,6 @@ const blankHandOut = (id: Id, family: Family, title: string): HandOut => ({
   state: 'draft',
   givenAt: null,
   given: {},
-  frozen: {},
 });
 
 const lines = (versionId: Id, ...names: string[]) => names.map((n) => ({ learnerId: `l-${n}`, versionId }));
@@ -75,7 +75,7 @@ export function demoWorkspace(nowMs: number): Workspace {
   const quayMarket = market(clock, quay, till);
 
   const survey: HandOut = {
-    ...blankHandOut('h-survey', firstPool, 'Rock-pool survey'),
+    ...blankHandOut('h-survey', firstPool, 'Rock-pool survey', clock.iso(-6)),
     note: 'Take your time. The picture on page 1 helps you on page 2.',
     classIds: ['c-heron'],
     lines: [
@@ -90,7 +90,7 @@ export function demoWorkspace(nowMs: number): Workspace {
   };
   const given = giveOut(survey, firstPool, people, clock.iso(-4, 7));
   const busPlan: HandOut = {
-    ...blankHandOut('h-bus', bus, 'Catching the right bus'),
+    ...blankHandOut('h-bus', bus, 'Catching the right bus', clock.iso(-2)),
     classIds: ['c-kestrel'],
     lines: [
       ...lines('bus-sup', 'tegan', 'ansel', 'zennor'),
@@ -101,7 +101,7 @@ export function demoWorkspace(nowMs: number): Workspace {
     dueAt: clock.local(6, 15),
   };
   const bikePlan: HandOut = {
-    ...blankHandOut('h-bike', bike, 'Mending a puncture'),
+    ...blankHandOut('h-bike', bike, 'Mending a puncture', clock.iso(0, 7)),
     classIds: ['c-heron', 'c-kestrel'],
     lines: [
       ...lines('pun-sup', 'brannoc', 'ysolde', 'oriel', 'tegan', 'ansel'),
@@ -124,14 +124,16 @@ export function demoWorkspace(nowMs: number): Workspace {
     dueAt: clock.local(9, 15),
   };
   const marketPlan: HandOut = {
-    ...blankHandOut('h-market', quayMarket, 'Market day at the quay'),
+    ...blankHandOut('h-market', quayMarket, 'Market day at the quay', clock.iso(-1, 6)),
     note: 'Do one page a day. You can look back at any time.',
     classIds: ['c-kestrel'],
     lines: CLASSES[1] ? CLASSES[1].learnerIds.map((learnerId) => ({ learnerId, versionId: null })) : [],
     opensAt: clock.local(-1, 8),
     dueAt: clock.local(8, 15),
   };
-  const copies = copiesOf(given, clock);
+  const onBus = giveOut(busPlan, bus, people, clock.iso(-1));
+  const atMarket = giveOut(marketPlan, quayMarket, people, clock.iso(-1, 7));
+  const copies = copiesOf(given.handOut, clock);
   const byId = <T extends { id: string }>(list: readonly T[]) => Object.fromEntries(list.map((x) => [x.id, x]));
   return {
     families: byId([
@@ -141,19 +143,17 @@ export function demoWorkspace(nowMs: number): Workspace {
       personalPacket(quayMarket, [firstPool, bike], clock),
     ]),
     learners: byId(LEARNERS),
+    comforts: byId(COMFORTS),
     classes: byId(CLASSES),
     groups: byId(GROUPS),
-    handOuts: byId([
-      given,
-      giveOut(busPlan, bus, people, clock.iso(-1)),
-      giveOut(marketPlan, quayMarket, people, clock.iso(-1, 7)),
-      bikePlan,
-    ]),
+    handOuts: byId([given.handOut, onBus.handOut, atMarket.handOut, bikePlan]),
+    frozen: byId([...given.frozen, ...onBus.frozen, ...atMarket.frozen]),
     copies: byId(copies),
     markings: byId(markingsOf(copies, clock)),
     assets: byId(assets),
     templates: {},
     objectives: {},
     recipes: {},
+    removed: {},
   };
 }

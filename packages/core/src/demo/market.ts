@@ -223,6 +223,7 @@ export function market(clock: Clock, pictureId: string, sheetId: string): Family
     'market',
     {
       title: 'Market day at the quay',
+      swatch: { pattern: 'stripe', colour: 'c', letter: 'Y' },
       subject: 'Maths and daily life',
       ages: '8–11',
       objectives: [

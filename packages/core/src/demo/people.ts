@@ -1,6 +1,8 @@
 import {
+  type Comfort,
   EMPTY_NEEDS,
   type Group,
+  type KeptComfort,
   type Learner,
   type NeedsCard,
   NO_PERSON,
@@ -15,17 +17,16 @@ const PERSON: Readonly<Record<string, Partial<Learner>>> = {
   ansel: { birthday: '2016-01-17', fields: { pet: 'a slow tortoise' } },
 };
 
-const who = (
-  id: string,
-  name: string,
-  needs: Partial<NeedsCard>,
-  comfort: Partial<Learner['comfort']> = {},
-): Learner => ({
+const who = (id: string, name: string, needs: Partial<NeedsCard>): Learner => ({
   id: `l-${id}`,
   name,
   ...NO_PERSON,
   ...PERSON[id],
   needs: { ...EMPTY_NEEDS, ...needs },
+});
+
+const reads = (id: string, comfort: Partial<Comfort>): KeptComfort => ({
+  id: `l-${id}`,
   comfort: { ...PLAIN_COMFORT, ...comfort },
 });
 
@@ -36,31 +37,26 @@ export const LEARNERS: readonly Learner[] = [
     interests: ['crabs'],
     goals: [{ id: 'g-brannoc', text: 'Reads a short text and finds two facts in it' }],
   }),
-  who(
-    'ysolde',
-    'Ysolde M.',
-    { readingGrade: 3.6, supports: ['word bank', 'hints'], interests: ['horses'], languages: ['Breton'] },
-    { size: 22 },
-  ),
-  who(
-    'oriel',
-    'Oriel P.',
-    {
-      readingGrade: 2.8,
-      supports: ['word bank', 'two or three choices', 'short sentences'],
-      interests: ['trains'],
-      goals: [{ id: 'g-oriel', text: 'Finishes one page without a break' }],
-      note: 'One thing at a time.',
-    },
-    { font: 'lexend', size: 26, spacing: 1.8, colours: 'cream' },
-  ),
+  who('ysolde', 'Ysolde M.', {
+    readingGrade: 3.6,
+    supports: ['word bank', 'hints'],
+    interests: ['horses'],
+    languages: ['Breton'],
+  }),
+  who('oriel', 'Oriel P.', {
+    readingGrade: 2.8,
+    supports: ['word bank', 'two or three choices', 'short sentences'],
+    interests: ['trains'],
+    goals: [{ id: 'g-oriel', text: 'Finishes one page without a break' }],
+    note: 'One thing at a time.',
+  }),
   who('tamsin', 'Tamsin W.', { readingGrade: 3.9, supports: ['word bank', 'hints'], interests: ['drums'] }),
   who('corin', 'Corin B.', { note: 'New this week; reading level not known yet.' }),
   who('wilmot', 'Wilmot A.', { readingGrade: 6, interests: ['kites'] }),
   who('demelza', 'Demelza K.', { readingGrade: 6.4, supports: ['hints'], interests: ['bees'] }),
   who('jory', 'Jory S.', { readingGrade: 6.8 }),
   who('kerra', 'Kerra L.', { readingGrade: 6.2, languages: ['Welsh'], interests: ['swimming'] }),
-  who('merryn', 'Merryn H.', { readingGrade: 6.5 }, { colours: 'mist' }),
+  who('merryn', 'Merryn H.', { readingGrade: 6.5 }),
   who('lamorna', 'Lamorna J.', { readingGrade: 5.9, interests: ['stars'] }),
   who('perran', 'Perran D.', { readingGrade: 9, wantsMore: true, interests: ['engines'] }),
   who('elowen', 'Elowen R.', { readingGrade: 8.7, wantsMore: true, interests: ['maps'] }),
@@ -72,11 +68,18 @@ export const LEARNERS: readonly Learner[] = [
   who('hedra', 'Hedra N.', { readingGrade: 6.9, interests: ['baking'] }),
   who('cubert', 'Cubert I.', { readingGrade: 7.4, languages: ['Portuguese'] }),
   who('melyor', 'Melyor U.', { readingGrade: 9.2, wantsMore: true, interests: ['chess'] }),
-  who('zennor', 'Zennor C.', { readingGrade: 4.4, supports: ['hints'] }, { colours: 'night' }),
+  who('zennor', 'Zennor C.', { readingGrade: 4.4, supports: ['hints'] }),
   who('talan', 'Talan E.', { readingGrade: 7, interests: ['bicycles'] }),
 ];
 
 const ids = (...names: string[]) => names.map((n) => `l-${n}`);
+
+export const COMFORTS: readonly KeptComfort[] = [
+  reads('ysolde', { size: 22 }),
+  reads('oriel', { font: 'lexend', size: 26, spacing: 1.8, colours: 'cream' }),
+  reads('merryn', { colours: 'mist' }),
+  reads('zennor', { colours: 'night' }),
+];
 
 export const CLASSES: readonly SchoolClass[] = [
   { id: 'c-heron', name: 'Heron class', learnerIds: LEARNERS.slice(0, 14).map((l) => l.id) },

@@ -10,6 +10,7 @@ export function rockPool(clock: Clock, pictureId: string): Family {
     'rock-pool',
     {
       title: 'Rock-pool survey',
+      swatch: { pattern: 'basket', colour: 'e', letter: 'G' },
       subject: 'Science and reading',
       ages: '9–11',
       objectives: [

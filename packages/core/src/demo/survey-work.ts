@@ -176,7 +176,7 @@ export function copiesOf(handOut: HandOut, clock: Clock): Copy[] {
       id: copyIdOf(handOut.id, learnerId),
       handOutId: handOut.id,
       learnerId,
-      frozen: handOut.given[learnerId] ?? '',
+      frozen: handOut.given[learnerId]?.frozen ?? '',
       goes: [{ n: 1, startedAt: clock.iso(-3, 9 + (i % 3)), submittedAt, answers }],
     };
   });

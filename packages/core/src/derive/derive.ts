@@ -244,9 +244,16 @@ export function derive(family: Family, versionId: Id | null, options: DeriveOpti
   let derived = deriveMaster(revision);
   for (const version of chain)
     derived = options.at === undefined ? deriveOn(derived, version) : applyAll(derived, [version], false, options);
-  if (!options.learner) return derived;
-  return applyAll(derived, chain, true, options);
+  return options.learner ? applyAll(derived, chain, true, options) : derived;
 }
+
+/** What `derive` gives with `options.learner`, on top of what it gave for the same version and day without. */
+export const deriveFor = (
+  derived: Derived,
+  family: Family,
+  versionId: Id | null,
+  options: DeriveOptions & { readonly learner: PersonalValues },
+): Derived => applyAll(derived, versionId === null ? [] : chainOf(family, versionId), true, options);
 
 /** The content a version is made on. */
 export function basisContent(family: Family, version: Version): Content {

@@ -1,19 +1,21 @@
 import { doubledIds } from '../activity/activity';
 import type { Id } from '../activity/block';
-import { chainOf, type Family, familySchema, latest, versionOf } from '../activity/family';
+import { type Family, familySchema, latest, type Version } from '../activity/family';
 import { forOthers } from '../adjust/for-others';
 import { assetsOfFamily } from '../bank/assets';
 import { madeOn } from '../chain/chain';
 import type { Asset } from '../workspace';
+import { migrateFamily } from './migrations';
 import { type Pack, readPack, writePack } from './packed';
 import { Problem } from './problem';
 
-export const FAMILY_FILE_FORMAT = 1;
+export const FAMILY_FILE_FORMAT = 2;
 
 const PACK: Pack<Family> = {
   kind: 'family',
   format: FAMILY_FILE_FORMAT,
   schema: familySchema,
+  migrate: migrateFamily,
   what: 'family file',
   holds: 'family of Lorvet',
   by: 'Save to a file',
@@ -45,27 +47,48 @@ export function writeFamily(family: Family, assets: Readonly<Record<string, Asse
   );
 }
 
-/** What of a family cannot be right, in words: ids that stand twice, a basis that is made on itself or is not there. */
+/** The ids that stand more than once in a list. */
+function twiceIn(ids: readonly Id[]): Id[] {
+  const seen = new Set<Id>();
+  return ids.filter((id) => seen.has(id) || !seen.add(id));
+}
+
+/**
+ * What of a family cannot be right, in words, where every part of it fits its schema: ids that stand twice, numbers of
+ * revisions, a basis that is not there or leads back to its own version.
+ */
 export function unsoundIn(family: Family): string[] {
   const { title } = latest(family).content;
-  const doubled = family.revisions.flatMap((r) =>
-    doubledIds(r.content).map((id) => `${r.content.title}, revision ${r.n}: “${id}” stands twice`),
-  );
-  const circles = family.versions.flatMap((v) => {
-    const top = chainOf(family, v.id)[0];
-    return top && top.basis !== null && versionOf(family, top.basis)
-      ? [`${title}: the version “${v.name}” is made on itself in a circle`]
-      : [];
-  });
-  return [...doubled, ...circles];
+  const numbers = family.revisions.map((r) => r.n);
+  const out = numbers.some((n, i) => n !== i + 1) ? [`${title}: its revisions are numbered ${numbers.join(', ')}`] : [];
+  for (const r of family.revisions)
+    for (const id of doubledIds(r.content)) out.push(`${r.content.title}, revision ${r.n}: “${id}” stands twice`);
+  for (const id of family.draft ? doubledIds(family.draft) : []) out.push(`${title}, unsaved: “${id}” stands twice`);
+  for (const id of twiceIn(family.versions.map((v) => v.id))) out.push(`${title}: two versions are called “${id}”`);
+  for (const id of twiceIn(family.versions.flatMap((v) => v.adjustments.map((a) => a.id))))
+    out.push(`${title}: two adjustments are called “${id}”`);
+  const byId = new Map(family.versions.map((v) => [v.id, v]));
+  const sound = new Set<Id>();
+  for (const v of family.versions) {
+    if (v.basis !== null && !byId.has(v.basis))
+      out.push(`${title}: what the version “${v.name}” is made on is not there`);
+    if (v.upTo > numbers.length) out.push(`${title}: the version “${v.name}” is ahead of its master`);
+    const way = new Set<Id>();
+    let at: Version | undefined = v;
+    while (at && !sound.has(at.id) && !way.has(at.id)) {
+      way.add(at.id);
+      at = at.basis === null ? undefined : byId.get(at.basis);
+    }
+    if (at && way.has(at.id)) out.push(`${title}: the version “${v.name}” is made on itself in a circle`);
+    way.forEach((id) => sound.add(id));
+  }
+  return out;
 }
 
 /** Reads a family file whole, under an id of its own, or throws a Problem: there is no half of it. */
 export function readFamily(bytes: Uint8Array, newId: () => Id): { family: Family; assets: Asset[] } {
   const { record, assets, wrong: lost } = readPack(bytes, PACK);
   const wrong = [...unsoundIn(record), ...lost];
-  const numbers = record.revisions.map((r) => r.n);
-  if (numbers.some((n, i) => n !== i + 1)) wrong.push(`Its revisions are numbered ${numbers.join(', ')}`);
   if (wrong.length)
     throw new Problem('The family in this file cannot be right. Nothing was changed.', wrong.slice(0, 8));
   return { family: { ...passedOn(record), id: newId() }, assets };

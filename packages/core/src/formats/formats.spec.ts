@@ -28,9 +28,15 @@ const changed = (name: string, change: (text: string) => string | null) => {
   return zipSync(files);
 };
 
+const changedBytes = (which: (name: string) => boolean, to: Uint8Array) =>
+  zipSync(Object.fromEntries(Object.entries(unzipSync(bytes)).map(([n, b]) => [n, which(n) ? to : b])));
+
 describe('backup', () => {
   it('comes back as it went out', () => {
-    expect(readBackup(bytes).workspace).toEqual(JSON.parse(JSON.stringify(workspace)));
+    const aside = { id: 'a1', key: 'learners/x', why: 'damaged', at: '2026-11-24', data: { name: 7 } };
+    expect(readBackup(writeBackup(workspace, '', [aside]))).toEqual({ workspace, at: '', asides: [aside] });
+    // In the order in which they were.
+    expect(Object.keys(readBackup(bytes).workspace.learners)).toEqual(Object.keys(workspace.learners));
   });
 
   it.each([
@@ -40,29 +46,33 @@ describe('backup', () => {
     ['a foreign manifest', changed('manifest.json', () => '{"product":"other"}'), /not written by Lorvet/],
     [
       'a newer format',
-      changed('manifest.json', (t) => t.replace('"format": 3', '"format": 9')),
+      changed('manifest.json', (t) => t.replace('"format": 4', '"format": 9')),
       /newer Lorvet \(format 9/,
     ],
-    ['a missing part', changed('copies.json', () => null), /lacks “copies.json”/],
-    ['a part that is no JSON', changed('copies.json', () => '[{'), /copies.json/],
-    ['a part that is no list', changed('copies.json', () => '{}'), /not a list/],
+    ['a part that is no JSON', changed('copies/0001.json', () => '[{'), /copies\/0001.json/],
+    ['a part that is no list', changed('copies/0001.json', () => '{}'), /not a list/],
+    ['one that unpacks to 1000 times its size', zipSync({ 'manifest.json': new Uint8Array(40e6) }), /made to fill/],
   ])('says what is wrong with %s', (_, file, says) => expect(problem(() => readBackup(file)).message).toMatch(says));
 
   it('names the record and the field that cannot be right, and takes nothing', () => {
     const p = problem(() =>
-      readBackup(changed('learners.json', (t) => t.replace('"readingGrade":3.2', '"readingGrade":"high"'))),
+      readBackup(changed('learners/0001.json', (t) => t.replace('"readingGrade":3.2', '"readingGrade":"high"'))),
     );
     expect(p.details.join()).toMatch(/learners, record 1: needs › readingGrade/);
-    const fewer = problem(() => readBackup(changed('groups.json', () => '[]')));
+    const fewer = problem(() => readBackup(changed('groups/0001.json', () => '[]')));
     expect(fewer.details.join()).toMatch(/groups: 0 records, where the manifest counts 4/);
     const twice = problem(() =>
       readBackup(
-        changed('classes.json', (t) =>
+        changed('classes/0001.json', (t) =>
           JSON.stringify((JSON.parse(t) as { id: string }[]).map((c) => ({ ...c, id: 'same' }))),
         ),
       ),
     );
     expect(twice.details.join()).toMatch(/its id is there twice/);
+    const missing = problem(() => readBackup(changed('copies/0001.json', () => null)));
+    expect(missing.details.join()).toMatch(/copies: 0 records, where the manifest counts 13/);
+    const other = problem(() => readBackup(changedBytes((name) => name.startsWith('assets/'), strToU8('<svg/>'))));
+    expect(other.details.join()).toMatch(/assets, record 1: “rock-pool.svg” is not what it was/);
   });
 });
 

@@ -3,7 +3,6 @@ import { bytesToHex } from '@noble/hashes/utils';
 import { strToU8, zipSync } from 'fflate';
 import { z } from 'zod';
 import { type Asset, ASSET_MIMES } from '../workspace';
-import { base64, fromBase64 } from './base64';
 import { placesOf, Problem } from './problem';
 import { jsonIn, openZip, tooNew } from './zip';
 
@@ -13,6 +12,8 @@ export interface Pack<T> {
   readonly kind: string;
   readonly format: number;
   readonly schema: z.ZodType<T>;
+  /** Brings a record of an earlier format up to now; what is not given never changed. */
+  readonly migrate?: (raw: unknown) => unknown;
   /** What a teacher takes it for: "family file"; what is in it: "family of Lorvet"; the button that writes one. */
   readonly what: string;
   readonly holds: string;
@@ -49,7 +50,7 @@ export function writePack<T>(pack: Pack<T>, record: T, assets: readonly Asset[],
     {
       'manifest.json': strToU8(JSON.stringify(manifest, null, 2)),
       [`${pack.kind}.json`]: strToU8(JSON.stringify(record, null, 1)),
-      ...Object.fromEntries(assets.map((a) => [`assets/${a.id}`, fromBase64(a.data)])),
+      ...Object.fromEntries(assets.map((a) => [`assets/${a.id}`, a.data])),
     },
     { level: 6 },
   );
@@ -67,7 +68,8 @@ export function readPack<T>(bytes: Uint8Array, pack: Pack<T>): { record: T; asse
   const { kind } = manifest.data;
   if (kind !== pack.kind) throw new Problem(`This ZIP file holds no ${pack.holds}. ${ELSEWHERE[kind] ?? NO_PACK}`);
   if (manifest.data.format > pack.format) throw tooNew(pack.what, manifest.data.format, pack.format);
-  const read = pack.schema.safeParse(jsonIn(files, `${pack.kind}.json`, pack.what));
+  const raw = jsonIn(files, `${pack.kind}.json`, pack.what);
+  const read = pack.schema.safeParse(manifest.data.format < pack.format ? (pack.migrate?.(raw) ?? raw) : raw);
   if (!read.success)
     throw new Problem(`What is in this ${pack.what} does not fit. Nothing was changed.`, placesOf(read.error, 8));
   const wrong: string[] = [];
@@ -75,7 +77,7 @@ export function readPack<T>(bytes: Uint8Array, pack: Pack<T>): { record: T; asse
     const data = files[`assets/${a.id}`];
     if (!data) wrong.push(`“${a.name}” is not in the file`);
     else if (a.id !== `sha256-${bytesToHex(sha256(data))}`) wrong.push(`“${a.name}” is not what it was`);
-    else return [{ ...a, data: base64(data) }];
+    else return [{ ...a, data }];
     return [];
   });
   return { record: read.data, assets, wrong };

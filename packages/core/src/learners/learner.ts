@@ -14,6 +14,10 @@ export const comfortSchema = z.object({
 export type Comfort = z.infer<typeof comfortSchema>;
 export const PLAIN_COMFORT: Comfort = comfortSchema.parse({});
 
+/** A learner's comfort as it is kept, under the learner's id: the desk writes it, the needs card never does. */
+export const keptComfortSchema = z.object({ id: idSchema, comfort: comfortSchema });
+export type KeptComfort = z.infer<typeof keptComfortSchema>;
+
 export const goalSchema = z.object({ id: idSchema, text: z.string().min(1).max(300) });
 
 export const needsCardSchema = z.object({
@@ -40,7 +44,6 @@ export const learnerSchema = z.object({
   /** Fields the teacher has defined, by name. */
   fields: z.record(z.string().min(1).max(40), z.string().max(80)).default({}),
   needs: needsCardSchema,
-  comfort: comfortSchema,
 });
 export type Learner = z.infer<typeof learnerSchema>;
 

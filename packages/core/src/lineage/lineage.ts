@@ -2,7 +2,7 @@ import { findBlock, itemsOf } from '../activity/activity';
 import type { Id } from '../activity/block';
 import { type Block, isItem, itemRules, wordsOf } from '../activity/blocks';
 import { type Family, type Revision, versionTree } from '../activity/family';
-import type { HandOut, LineageStep } from '../assign/hand-out';
+import { type Frozen, type HandOut, type LineageStep } from '../assign/hand-out';
 import { derive, originOf } from '../derive/derive';
 import type { Answer } from '../work/answer';
 import type { Copy } from '../work/copy';
@@ -16,7 +16,6 @@ export interface Lineage {
   readonly asGiven: Block;
   readonly versionId: Id | null;
   readonly versionName: string;
-  readonly frozenAt: string;
   /** What made it so, nearest the master first. */
   readonly steps: readonly LineageStep[];
   /** The master's block in the revision it came from; null where a version added it. */
@@ -25,10 +24,16 @@ export interface Lineage {
   readonly changedSince: boolean;
 }
 
-export function lineageOf(family: Family, handOut: HandOut, copy: Copy, itemId: Id, go?: number): Lineage | undefined {
-  const frozen = handOut.frozen[copy.frozen];
-  const asGiven = frozen && findBlock(frozen.content, itemId)?.block;
-  if (!frozen || !asGiven) return undefined;
+/** `frozen` is what the learner of the copy got; undefined where it has no such item. */
+export function lineageOf(
+  family: Family,
+  frozen: Frozen,
+  copy: Pick<Copy, 'goes'>,
+  itemId: Id,
+  go?: number,
+): Lineage | undefined {
+  const asGiven = findBlock(frozen.content, itemId)?.block;
+  if (!asGiven) return undefined;
   const theGo = go === undefined ? copy.goes.at(-1) : copy.goes.find((g) => g.n === go);
   const answer = theGo?.answers[itemId];
   const revision = family.revisions.find((r) => r.n === frozen.revision);
@@ -41,7 +46,6 @@ export function lineageOf(family: Family, handOut: HandOut, copy: Copy, itemId: 
     asGiven,
     versionId: frozen.versionId,
     versionName: frozen.versionName,
-    frozenAt: frozen.at,
     steps: frozen.lineage[itemId] ?? [],
     master: revision && block ? { revision: { n: revision.n, at: revision.at, note: revision.note }, block } : null,
     changedSince: block !== undefined && JSON.stringify(block) !== JSON.stringify(now),
@@ -56,8 +60,13 @@ export interface Use {
   readonly learnerIds: readonly Id[];
 }
 
+/** What is known of a hand-out without opening it: who got which version. */
+export type Holders = Pick<HandOut, 'familyId' | 'state'> & {
+  readonly holders: readonly { readonly versionId: Id | null; readonly learnerIds: readonly Id[] }[];
+};
+
 /** From a master's block forward: every version that shows, changes or leaves it out, and the learners who were given it. */
-export function whereUsed(family: Family, blockId: Id, handOuts: readonly HandOut[]): Use[] {
+export function whereUsed(family: Family, blockId: Id, handOuts: readonly Holders[]): Use[] {
   const steps = whereUsedInSteps(family, blockId, handOuts);
   let step = steps.next();
   while (!step.done) step = steps.next();
@@ -68,7 +77,7 @@ export function whereUsed(family: Family, blockId: Id, handOuts: readonly HandOu
 export function* whereUsedInSteps(
   family: Family,
   blockId: Id,
-  handOuts: readonly HandOut[],
+  handOuts: readonly Holders[],
 ): Generator<undefined, Use[]> {
   const uses: Use[] = [];
   for (const { version } of versionTree(family)) {
@@ -88,22 +97,22 @@ export function* whereUsedInSteps(
 }
 
 /** Learners who were given a version (null: the master), each once. */
-export function learnersWith(handOuts: readonly HandOut[], familyId: Id, versionId?: Id | null): Id[] {
+export function learnersWith(handOuts: readonly Holders[], familyId: Id, versionId?: Id | null): Id[] {
   const ids = new Set<Id>();
   for (const h of handOuts) {
     if (h.familyId !== familyId || h.state === 'draft') continue;
-    for (const [learnerId, hash] of Object.entries(h.given))
-      if (versionId === undefined || h.frozen[hash]?.versionId === versionId) ids.add(learnerId);
+    for (const held of h.holders)
+      if (versionId === undefined || held.versionId === versionId) held.learnerIds.forEach((id) => ids.add(id));
   }
   return [...ids];
 }
 
-/** The items of all that was given out in a hand-out, in the master's order, those added by versions at the end. */
-export function alignedItems(family: Family, handOut: HandOut): { id: Id; words: string; added: boolean }[] {
+/** The items of all that was given out together, in the master's order, those added by versions at the end. */
+export function alignedItems(family: Family, all: readonly Frozen[]): { id: Id; words: string; added: boolean }[] {
   const out = new Map<Id, { id: Id; words: string; added: boolean }>();
   for (const i of itemsOf(derive(family, null).content)) out.set(i.id, { id: i.id, words: i.prompt, added: false });
   const given = new Set<Id>();
-  for (const frozen of Object.values(handOut.frozen))
+  for (const frozen of all)
     for (const i of itemsOf(frozen.content)) {
       given.add(i.id);
       if (!out.has(i.id)) out.set(i.id, { id: i.id, words: i.prompt, added: true });

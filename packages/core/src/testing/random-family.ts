@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Content, Page } from '../activity/activity';
 import { type Block, isChoice, keyIdsOf, wordsOf, withWords } from '../activity/blocks';
-import { type Family, FAMILY_FORMAT, latest } from '../activity/family';
+import { type Family, FAMILY_FORMAT, latest, swatchFrom } from '../activity/family';
 import { draftChooseItems, draftFlap, draftOtherAnswer, draftStarters, isDraft } from '../adjust/drafts';
 import { CannotRecord } from '../adjust/drafted';
 import { type InPlace, recordInPlace } from '../adjust/record';
@@ -65,6 +65,7 @@ export const masters: fc.Arbitrary<Content> = fc
 
 export const familyOf = (content: Content): Family => ({
   format: FAMILY_FORMAT,
+  swatch: swatchFrom('random'),
   id: 'f',
   createdAt: '2026-09-01T08:00:00.000Z',
   revisions: [{ n: 1, at: '2026-09-01T08:00:00.000Z', author: 'T', note: '', content }],

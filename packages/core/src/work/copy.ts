@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { idSchema } from '../activity/block';
-import type { HandOut } from '../assign/hand-out';
 import { answerSchema, verdictSchema } from './answer';
 
 /** One try at the work. Answers are kept until the teacher deletes the copy. */
@@ -9,6 +8,8 @@ export const goSchema = z.object({
   startedAt: z.string(),
   submittedAt: z.string().nullable(),
   answers: z.record(z.string(), answerSchema),
+  /** Answers of this go that another one took the place of, written at the same time somewhere else. */
+  earlier: z.array(z.object({ item: z.string(), answer: answerSchema, at: z.string() })).optional(),
 });
 export type Go = z.infer<typeof goSchema>;
 
@@ -62,35 +63,64 @@ export const emptyResponse = (go: number): Response => ({
   decidedAt: null,
 });
 
+/** What the teacher decided on the goes of a copy, by the number of the go. */
+export type Decisions = Readonly<Record<string, 'another go' | 'complete'>>;
+
+export const decisionsOf = (marking: Marking | undefined): Decisions =>
+  Object.fromEntries((marking?.responses ?? []).flatMap((r) => (r.decision ? [[`${r.go}`, r.decision] as const] : [])));
+
+/** What of a marking is for the learner: the decisions, and the words to the last go that was decided on. */
+export function saidOf(marking: Marking): {
+  decisions: Record<string, 'another go' | 'complete'>;
+  comment: string;
+  comments: Record<string, string>;
+} {
+  const last = [...marking.responses].reverse().find((r) => r.decision !== null);
+  return { decisions: { ...decisionsOf(marking) }, comment: last?.comment ?? '', comments: { ...last?.comments } };
+}
+
+/** How far begun work is; undefined where nothing was begun. */
+export function workState(
+  copy: Pick<Copy, 'goes'> | undefined,
+  decisions: Decisions,
+): Exclude<CopyState, 'not open yet' | 'to start'> | undefined {
+  const go = copy?.goes.at(-1);
+  if (!go) return undefined;
+  const said = decisions[go.n];
+  if (said) return said;
+  if (go.submittedAt) return 'submitted';
+  return go.n > 1 && decisions[go.n - 1] === 'another go' ? 'another go' : 'working';
+}
+
 /** `now` is local, 'yyyy-MM-ddTHH:mm'. */
 export function copyState(
-  handOut: Pick<HandOut, 'opensAt'>,
+  handOut: { readonly opensAt: string | null },
   copy: Copy | undefined,
   marking: Marking | undefined,
   now: string,
 ): CopyState {
-  if (handOut.opensAt !== null && handOut.opensAt > now) return 'not open yet';
-  const go = copy?.goes.at(-1);
-  if (!go) return 'to start';
-  const said = responseTo(marking, go.n)?.decision;
-  if (said === 'complete') return 'complete';
-  if (said === 'another go') return 'another go';
-  if (go.submittedAt) return 'submitted';
-  return go.n > 1 && responseTo(marking, go.n - 1)?.decision === 'another go' ? 'another go' : 'working';
+  return stateNow(handOut, workState(copy, decisionsOf(marking)), now);
 }
 
+/** The state of work as it is shown: before it opens, there is none. */
+export const stateNow = (
+  handOut: { readonly opensAt: string | null },
+  state: Exclude<CopyState, 'not open yet' | 'to start'> | undefined,
+  now: string,
+): CopyState => (handOut.opensAt !== null && handOut.opensAt > now ? 'not open yet' : (state ?? 'to start'));
+
 /**
- * The go a learner may write in now: the open one, or a new one when another go was asked for, or when fewer than
- * `most` were used and the work is not complete. Undefined: nothing to do.
+ * The go a learner may write in now: the open one; the first; the next one, where another was asked for, or where fewer
+ * than `most` were used and the work is not complete. Undefined: nothing to do.
  */
 export function openGo(
-  copy: Copy | undefined,
-  marking: Marking | undefined,
+  copy: Pick<Copy, 'goes'> | undefined,
+  decisions: Decisions,
   most = 1,
 ): 'first' | 'next' | Go | undefined {
   const go = copy?.goes.at(-1);
   if (!go) return 'first';
   if (!go.submittedAt) return go;
-  const decision = responseTo(marking, go.n)?.decision;
+  const decision = decisions[go.n];
   return decision === 'another go' || (decision !== 'complete' && go.n < most) ? 'next' : undefined;
 }

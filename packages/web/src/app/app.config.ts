@@ -10,10 +10,10 @@ import { provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
-import { LocalForageStore } from './platform/localforage-store';
-import { RECORD_STORE } from './platform/record-store';
+import { BOXES } from './platform/storage/boxes-token';
+import { LocalForageBoxes } from './platform/storage/localforage-boxes';
 import { FEATURE, reducer } from './store/reducer';
-import { KeepingSync } from './store/workspace';
+import { KeepingSync } from './store/keeping-sync';
 import { LorvetPreset } from './theme';
 import { provideIcons } from './ui/icons';
 
@@ -29,7 +29,7 @@ export const appConfig: ApplicationConfig = {
     providePrimeNG({ theme: { preset: LorvetPreset, options: { darkModeSelector: '.dark' } } }),
     provideIcons(),
     MessageService,
-    { provide: RECORD_STORE, useFactory: () => new LocalForageStore() },
+    { provide: BOXES, useFactory: () => new LocalForageBoxes() },
     provideAppInitializer(() => inject(KeepingSync).start()),
   ],
 };

@@ -3,8 +3,15 @@ import { type CanActivateFn, Router, type Routes } from '@angular/router';
 import { WorkspaceStore } from './store/workspace';
 
 /** On the very first opening the teacher is asked how to start. */
-const started: CanActivateFn = () =>
-  inject(WorkspaceStore).status() === 'ready' ? true : inject(Router).createUrlTree(['/welcome']);
+const started: CanActivateFn = () => {
+  const status = inject(WorkspaceStore).status();
+  if (status === 'ready') return true;
+  return inject(Router).createUrlTree([status === 'upgrading' ? '/bring-up' : '/welcome']);
+};
+
+/** Asked once where what is kept is in an earlier form. */
+const upgrading: CanActivateFn = () =>
+  inject(WorkspaceStore).status() === 'upgrading' ? true : inject(Router).createUrlTree(['/shelf']);
 
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'shelf' },
@@ -12,6 +19,12 @@ export const routes: Routes = [
     path: 'welcome',
     title: 'Welcome – Lorvet',
     loadComponent: () => import('./welcome/welcome').then((m) => m.Welcome),
+  },
+  {
+    path: 'bring-up',
+    canActivate: [upgrading],
+    title: 'Bringing up – Lorvet',
+    loadComponent: () => import('./welcome/bring-up').then((m) => m.BringUp),
   },
   { path: 'demo', title: 'Lorvet', loadComponent: () => import('./welcome/start-demo').then((m) => m.StartDemo) },
   {

@@ -1,18 +1,17 @@
-import { ChangeDetectionStrategy, Component, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { MessageService } from 'primeng/api';
-import { Toast } from 'primeng/toast';
-import { Keeper } from './platform/keeper';
-import { KeepingActions } from './store/actions';
-import { WorkspaceStore } from './store/workspace';
+import { Ask } from './ui/ask';
+import { AskDialog } from './ui/ask-dialog';
 
 @Component({
   selector: 'lv-app',
-  imports: [RouterOutlet, Toast],
+  imports: [AskDialog, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <router-outlet />
-    <p-toast position="bottom-center" />
+    @defer (when ask.asked()) {
+      <lv-ask-dialog />
+    }
   `,
   styles: `
     :host {
@@ -22,19 +21,5 @@ import { WorkspaceStore } from './store/workspace';
   `,
 })
 export class App {
-  constructor() {
-    const workspace = inject(WorkspaceStore);
-    const keeper = inject(Keeper);
-    const messages = inject(MessageService);
-    effect(() => {
-      const problem = workspace.problem();
-      if (!problem) return;
-      messages.add({ severity: 'warn', summary: 'That cannot be done', detail: problem, life: 9000 });
-      workspace.dispatch(KeepingActions.problemDismissed());
-    });
-    effect(() => {
-      const failed = keeper.failed();
-      if (failed) messages.add({ severity: 'error', summary: 'Not kept', detail: failed, sticky: true });
-    });
-  }
+  protected readonly ask = inject(Ask);
 }

@@ -1,12 +1,16 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { Keeper } from './platform/keeper';
+import { Toast } from 'primeng/toast';
+import { Keeper } from './platform/storage/keeper';
 import { StorageRoom } from './platform/storage-room';
 import { Commands } from './ui/commands';
 import { isTyping } from './ui/keys';
 import { Palette } from './ui/palette';
+import { Notice } from './ui/notice';
 import { Shortcuts } from './ui/shortcuts';
+import { Trouble, TroubleLine } from './ui/trouble';
+import { KeepingActions } from './store/actions';
 import { WorkspaceStore } from './store/workspace';
 
 const THEME = 'lorvet-theme';
@@ -14,7 +18,7 @@ const THEME = 'lorvet-theme';
 /** The teacher's frame around every place: where to go, undo and redo, what is kept. */
 @Component({
   selector: 'lv-frame',
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, LucideDynamicIcon, Palette, Shortcuts],
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, LucideDynamicIcon, Palette, Shortcuts, Toast, TroubleLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'keyed($event)', '(window:beforeunload)': 'leaving($event)' },
   template: `
@@ -33,7 +37,7 @@ const THEME = 'lorvet-theme';
       <button class="btn quiet" type="button" title="Find any action (Ctrl K)" (click)="palette.set(true)">
         <svg lucideIcon="search"></svg><kbd>Ctrl K</kbd><span class="sr">Find any action</span>
       </button>
-      <span class="small kept" role="status">{{ keeper.saved() ? 'All kept' : 'Keeping …' }}</span>
+      <span class="small kept" role="status">{{ kept() }}</span>
       <button
         class="btn quiet icon"
         type="button"
@@ -65,7 +69,13 @@ const THEME = 'lorvet-theme';
       </button>
       <a class="btn" routerLink="/desk">Learners’ desk</a>
     </header>
-    <main id="place" tabindex="-1"><router-outlet /></main>
+    <main id="place" tabindex="-1">
+      @if (trouble.isThere()) {
+        <lv-trouble />
+      }
+      <router-outlet />
+    </main>
+    <p-toast position="bottom-center" />
     @defer (when palette()) {
       <lv-palette [(open)]="palette" />
     }
@@ -175,6 +185,10 @@ export class Frame {
   protected readonly work = inject(WorkspaceStore);
   protected readonly keeper = inject(Keeper);
   protected readonly room = inject(StorageRoom);
+  protected readonly trouble = inject(Trouble);
+  protected readonly kept = computed(() =>
+    this.trouble.isThere() ? 'Not kept' : this.keeper.saved() ? 'All kept' : 'Keeping …',
+  );
   protected readonly dark = signal(document.documentElement.classList.contains('dark'));
   protected readonly places = [
     { path: '/shelf', name: 'Shelf' },
@@ -202,6 +216,13 @@ export class Frame {
     ]);
     inject(DestroyRef).onDestroy(off);
     void this.room.measure();
+    const notice = inject(Notice);
+    effect(() => {
+      const problem = this.work.problem();
+      if (!problem) return;
+      notice.cannot(problem);
+      this.work.dispatch(KeepingActions.problemDismissed());
+    });
     const wanted =
       localStorage.getItem(THEME) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
     this.show(wanted === 'dark');
@@ -217,9 +238,9 @@ export class Frame {
     document.getElementById('place')?.focus();
   }
 
-  /** The browser asks before it lets go of a change that is not written yet. */
+  /** The browser asks before it lets go of a change that could not be written. */
   protected leaving(event: BeforeUnloadEvent): void {
-    if (!this.keeper.saved()) event.preventDefault();
+    if (this.trouble.isThere()) event.preventDefault();
   }
 
   protected keyed(event: KeyboardEvent): void {

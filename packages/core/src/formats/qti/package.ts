@@ -1,14 +1,12 @@
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { strFromU8, strToU8, zipSync } from 'fflate';
 import type { Content, Page } from '../../activity/activity';
 import type { Id } from '../../activity/block';
 import { type Block, isItem, labelOf } from '../../activity/blocks';
 import { Problem } from '../problem';
+import { PACK_LIMITS, unzip } from '../zip';
 import { readQtiItem } from './read-item';
 import { type PictureOf, ref, writeQtiItem } from './write-item';
 import { find, findAll, readXml, xml } from './xml';
-
-/** Most bytes a package may hold when unpacked: what is larger is refused before it is unpacked. */
-export const MOST_UNPACKED = 300 * 1024 * 1024;
 
 export interface QtiPicture {
   readonly name: string;
@@ -36,21 +34,7 @@ const resolve = (from: string, href: string): string => {
 
 /** Reads a QTI 3 content package. What it cannot use is named; only a package that is none is a Problem. */
 export function readQtiPackage(bytes: Uint8Array, name: string, newId: () => Id): QtiReading {
-  let files: Record<string, Uint8Array>;
-  let unpacked = 0;
-  try {
-    files = unzipSync(bytes, {
-      filter: (f) => {
-        unpacked += f.originalSize;
-        if (unpacked > MOST_UNPACKED)
-          throw new Problem('This package unpacks to more than 300 MB. Part it into smaller ones.');
-        return !f.name.endsWith('/');
-      },
-    });
-  } catch (error) {
-    if (error instanceof Problem) throw error;
-    throw new Problem('This file cannot be opened: it is damaged, or it is not a ZIP package.');
-  }
+  const files = unzip(bytes, 'package', PACK_LIMITS);
   const manifestName = Object.keys(files).find((f) => /(^|\/)imsmanifest\.xml$/.test(f));
   const manifest = manifestName === undefined ? undefined : files[manifestName];
   if (manifestName === undefined || !manifest)

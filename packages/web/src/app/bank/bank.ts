@@ -11,16 +11,17 @@ import {
   type LearnerBlock,
   labelOf,
   latest,
-  listOf,
   objectiveCoverage,
   pickFromBank,
   plainTextOf,
+  swatchFrom,
   withPicked,
 } from '@lorvet/core';
 import { BankSearch } from '../platform/bank-search';
 import { Clock } from '../platform/clock';
 import type { BankFilter } from '../platform/workers/search.worker';
 import { BringActions } from '../store/actions';
+import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
@@ -67,9 +68,7 @@ export class Bank {
   ];
   private timer: ReturnType<typeof setTimeout> | undefined;
 
-  protected readonly families = computed(() =>
-    listOf(this.work.families()).map((f) => ({ id: f.id, title: latest(f).content.title })),
-  );
+  protected readonly families = computed(() => this.work.familyHeads().map((f) => ({ id: f.id, title: f.title })));
   protected readonly where = computed(() => this.target() ?? this.into() ?? '');
   protected readonly master = computed<Content | null>(() => {
     const family = this.work.families()[this.where()];
@@ -87,11 +86,18 @@ export class Bank {
     this.found().map((e) => ({ ...e, on: this.picked().some((p) => p.id === e.id), blocks: this.blocksOf(e) })),
   );
 
+  /** Everything in all activities is searched. */
+  protected readonly ready = inject(Parts).hold(
+    () => this.work.familyHeads().map((f) => f.id),
+    (ids, want) => want('families', ids),
+  );
+
   constructor() {
     this.search.forget();
     effect(() => {
       const families = this.work.families();
-      untracked(() => void this.fill(families));
+      // Once all are here: before that, what is found would be a part of what there is.
+      if (this.ready()) untracked(() => void this.fill(families));
     });
   }
 
@@ -136,6 +142,7 @@ export class Bank {
         format: FAMILY_FORMAT,
         id,
         createdAt: stamp.at,
+        swatch: swatchFrom(id),
         revisions: [{ n: 1, at: stamp.at, author: stamp.author, note: 'From the bank', content }],
         versions: [],
       };

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { latest, type ListedObjective, listOf, Problem, readCase, readObjectivesCsv } from '@lorvet/core';
+import { type ListedObjective, listOf, Problem, readCase, readObjectivesCsv } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { Parts } from '../store/parts';
 import { Notice } from '../ui/notice';
+import { Removal } from '../ui/removal';
 
 const MOST_SHOWN = 300;
 
@@ -120,16 +122,19 @@ export class ObjectiveList {
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
+  private readonly removal = inject(Removal);
   protected readonly problem = signal<{ message: string; details: readonly string[] } | null>(null);
   private readonly uses = computed(() => {
     const uses = new Map<string, number>();
-    for (const f of listOf(this.work.families()))
-      for (const p of (f.draft ?? latest(f).content).pages)
-        for (const b of p.blocks)
-          if ('objectiveId' in b && b.objectiveId) uses.set(b.objectiveId, (uses.get(b.objectiveId) ?? 0) + 1);
+    for (const { asks } of this.work.familyHeads())
+      for (const [id, n] of Object.entries(asks)) uses.set(id, (uses.get(id) ?? 0) + n);
     return uses;
   });
   protected readonly list = computed(() => listOf(this.work.objectives()));
+
+  constructor() {
+    void inject(Parts).list('objectives');
+  }
   protected readonly shown = computed(() =>
     this.list()
       .slice(0, MOST_SHOWN)
@@ -179,7 +184,6 @@ export class ObjectiveList {
   }
 
   protected drop(id: string): void {
-    this.work.dispatch(BringActions.objectiveRemoved({ id }));
-    this.notice.done('Taken off the list', 'Activities keep it. Undo brings it back.');
+    void this.removal.remove('objective', id);
   }
 }

@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { TestBed } from '@angular/core/testing';
 import type { Adjustment, AdjustmentFile } from '@lorvet/core';
-import { Backup } from '../platform/backup';
-import type { AdjustmentsReading } from '../platform/workers/backup.worker';
+import { Packs } from '../store/packs';
+import type { AdjustmentsReading } from '../platform/workers/pack.worker';
 import { DemoPlace } from '../testing/demo-place';
 import { BenchView } from './bench-view';
 import { VersionPanel } from './version-panel';
@@ -13,7 +13,7 @@ const kinds = (list: readonly Adjustment[]) => list.map((a) => a.kind).sort();
 
 /** Chooses a file whose reading comes to this; the way through the worker is driven in the interface tests. */
 async function choose(read: AdjustmentsReading): Promise<void> {
-  TestBed.inject(Backup).readAdjustments = () => Promise.resolve(read);
+  TestBed.inject(Packs).readAdjustments = () => Promise.resolve(read);
   const field = document.querySelector<HTMLInputElement>('lv-adjustment-files input[type=file]');
   if (!field) throw new Error('There is no way to choose a file.');
   Object.defineProperty(field, 'files', { value: [new File(['x'], 'theirs.zip')], configurable: true });
@@ -37,7 +37,7 @@ describe('adjustments from a file', () => {
     await choose(reading(hint));
     expect(kinds(mine('rp-ext'))).toEqual(kinds([...before, ...hint]));
     expect(place.text).toContain('from “Core”');
-    place.work.undo();
+    await place.undo();
     expect(mine('rp-ext')).toEqual(before);
   });
 

@@ -1,20 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
-import { type AdjustmentFile, type Asset, fitAdjustments, type Fitting } from '@lorvet/core';
-import { Backup } from '../platform/backup';
+import { type AdjustmentFile, fitAdjustments, type Fitting } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { BenchActions } from '../store/actions';
 import { FileButton } from '../ui/file-button';
+import { Packs } from '../store/packs';
 import { Notice } from '../ui/notice';
 import { BenchView } from './bench-view';
 import { VersionHere } from './version-here';
+import type { KeptAsset } from '../platform/storage/kept-asset';
 
 /** A file that came in: what is in it, or why it is no such file. */
 interface Brought {
   readonly name: string;
   readonly problem?: { readonly message: string; readonly details: readonly string[] };
   readonly file?: AdjustmentFile;
-  readonly assets: readonly Asset[];
+  readonly assets: readonly KeptAsset[];
 }
 
 /** A version's adjustments out to a file, and another file's in: whole, or after the teacher has seen what does not fit. */
@@ -75,7 +76,7 @@ interface Brought {
 export class AdjustmentFiles {
   protected readonly here = inject(VersionHere);
   private readonly view = inject(BenchView);
-  private readonly files = inject(Backup);
+  private readonly files = inject(Packs);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
   /** Of the version that it was chosen for: another one asks anew. */
@@ -95,7 +96,7 @@ export class AdjustmentFiles {
   protected async toFile(): Promise<void> {
     const s = this.here.state();
     if (!s) return;
-    const file = await this.files.writeAdjustments(s.family, s.version.id, this.view.work.assets(), this.clock.iso());
+    const file = await this.files.writeAdjustments(s.family, s.version.id, this.clock.iso());
     download(file, `${s.version.name.replace(/[^\p{L}\p{N}]+/gu, '-')}.adjustments.zip`);
     this.notice.done(
       `${s.version.adjustments.length} adjustments were saved to a file`,

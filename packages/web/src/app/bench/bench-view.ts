@@ -10,10 +10,10 @@ import {
   labelOf,
   latest,
   learnersWith,
-  listOf,
   type Version,
   versionOf,
 } from '@lorvet/core';
+import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
 import { afterDrawing } from '../ui/after-drawing';
 import type { Selection } from './doings';
@@ -36,6 +36,8 @@ export class BenchView {
   /** The page whose own panel is open. */
   readonly chosenPage = signal<Id | null>(null);
 
+  /** Whether the family has come, if there is one. */
+  readonly ready = holdFamily(this.familyId);
   readonly family = computed<Family | undefined>(() => this.work.families()[this.familyId()]);
   readonly version = computed<Version | undefined>(() => {
     const family = this.family();
@@ -54,7 +56,7 @@ export class BenchView {
   });
   readonly given = computed(() => {
     const family = this.family();
-    return family ? learnersWith(listOf(this.work.handOuts()), family.id, this.versionId()) : [];
+    return family ? learnersWith(this.work.handOutHeads(), family.id, this.versionId()) : [];
   });
 
   /** The choice as the panels speak of it: they follow once the page has shown it. */

@@ -40,11 +40,17 @@ import { VersionPanel } from './version-panel';
           <lv-master-panel class="pane panel" />
         }
       </div>
-    } @else {
+    } @else if (view.ready()) {
       <div class="empty">
-        <h1>This family is not here</h1>
-        <p>It may have been removed. Undo can bring it back.</p>
-        <a class="btn" routerLink="/shelf">To the Shelf</a>
+        @if (damaged()) {
+          <h1>This activity cannot be read</h1>
+          <p>What is kept of it is damaged. It was set aside and is not lost: it may be mended there.</p>
+          <a class="btn" routerLink="/keeping">See what was set aside</a>
+        } @else {
+          <h1>This family is not here</h1>
+          <p>It may have been removed. It waits under Keeping then, and can be put back.</p>
+          <a class="btn" routerLink="/shelf">To the Shelf</a>
+        }
       </div>
     }
   `,
@@ -85,6 +91,7 @@ export class Bench {
   /** What stands on both sides of the page is drawn after it: a large family opens in two steps. */
   protected readonly beside = afterDrawing(signal(true), false);
   private readonly router = inject(Router);
+  protected readonly damaged = computed(() => this.view.work.index().familyHeads[this.view.familyId()] !== undefined);
   private readonly lostVersion = computed(() => this.versionId() && this.view.family() && !this.view.version());
 
   constructor() {

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
-  type Asset,
   type Block,
   BLOCK_KIND_NAMES,
   blockKinds,
@@ -19,6 +18,7 @@ import { BenchView } from './bench-view';
 import { DoHere } from './do-here';
 import { VersionHere } from './version-here';
 import { WritingHelp } from './writing-help';
+import type { KeptAsset } from '../platform/storage/kept-asset';
 
 const ADDABLE = BLOCK_KIND_NAMES.filter((k) => k !== 'word-bank' && k !== 'picture');
 
@@ -79,7 +79,7 @@ export class BlockHere {
       );
   }
 
-  protected recordInstruction(onBasis: Block, asset: Asset): void {
+  protected recordInstruction(onBasis: Block, asset: KeptAsset): void {
     this.view.work.dispatch(BenchActions.pictureAdded({ asset }));
     const recording = { assetId: asset.id, what: 'sound' as const };
     const was = onBasis.kind === 'instruction' ? onBasis.text : '';

@@ -7,9 +7,10 @@ import {
   type Id,
   latest,
   plainTextOf,
-  versionOf,
+  swatchOf,
   versionTree,
 } from '@lorvet/core';
+import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
 import { Changes } from '../ui/changes';
 import { measured } from '../ui/measured';
@@ -100,6 +101,7 @@ export class Compare {
   readonly right = input<string>();
   private readonly work = inject(WorkspaceStore);
   private readonly router = inject(Router);
+  protected readonly ready = holdFamily(() => this.familyId());
   protected readonly family = computed(() => this.work.families()[this.familyId()]);
   protected readonly title = computed(() => {
     const f = this.family();
@@ -119,7 +121,7 @@ export class Compare {
     (['left', 'right'] as const).map((name) => {
       const f = this.family();
       const id = this.compared()[name];
-      return { name, id, swatch: (f && id !== null ? versionOf(f, id)?.swatch : null) ?? null };
+      return { name, id, swatch: f ? swatchOf(f, id) : null };
     }),
   );
   private readonly all = computed(() => {

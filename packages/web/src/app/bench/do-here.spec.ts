@@ -77,7 +77,7 @@ describe('done', () => {
     expect(block('rp-q1')).toMatchObject({ options: { length: 2 } });
     // All three right answers of this one stay, and a wrong one.
     expect(block('rp-q2')).toMatchObject({ options: { length: 4 } });
-    place.work.undo();
+    await place.undo();
     expect(mine()).toEqual(before);
   });
 

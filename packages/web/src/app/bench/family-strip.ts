@@ -7,13 +7,12 @@ import {
   derive,
   latest,
   learnersWith,
-  listOf,
   plainTextOf,
   plainWords,
   snippet,
   versionTree,
+  upkeepWaiting,
 } from '@lorvet/core';
-import { upkeepWaiting } from '../store/selectors';
 import { SwatchMark } from '../ui/swatch';
 import { BenchView } from './bench-view';
 import { NewVersion } from './new-version';
@@ -35,7 +34,7 @@ const MOST_FOUND = 12;
           [routerLinkActiveOptions]="{ exact: true }"
           ariaCurrentWhenActive="page"
         >
-          <lv-swatch [swatch]="null" />
+          <lv-swatch [swatch]="family.swatch" />
           <span
             ><strong>{{ title() }}</strong
             ><small>master · revision {{ revision() }}{{ family.draft ? ' + changes' : '' }}</small></span
@@ -204,7 +203,7 @@ export class FamilyStrip {
   protected readonly versions = computed(() => {
     const family = this.view.family();
     if (!family) return [];
-    const handOuts = listOf(this.view.work.handOuts());
+    const handOuts = this.view.work.handOutHeads();
     return versionTree(family).map(({ version, depth }) => {
       const n = version.adjustments.length;
       const learners = learnersWith(handOuts, family.id, version.id).length;

@@ -48,7 +48,7 @@ describe('the history of a family', () => {
     const family = place.family('rock-pool');
     expect(family.revisions.slice(0, 3)).toEqual(before);
     expect(latest(family)).toMatchObject({ n: 4, content: before[1]?.content });
-    place.work.undo();
+    await place.undo();
     expect(place.family('rock-pool').revisions).toEqual(before);
   });
 

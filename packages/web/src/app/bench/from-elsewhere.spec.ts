@@ -35,7 +35,7 @@ describe('parts of another activity', () => {
     expect(first.slice(0, 2).map((id) => id.split('.')[1])).toEqual(['rp-t3', 'rp-q11']);
     expect(last.some((id) => id.endsWith('rp-q4'))).toBe(true);
     expect(place.work.undoLabel()).toBe('1 page and 2 blocks from “Rock-pool survey”');
-    place.work.undo();
+    await place.undo();
     expect(taken()).toEqual([]);
   });
 

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
-import { type Block, type Id, labelOf, latest, listOf, takenTogether, wordsOf } from '@lorvet/core';
+import { type Block, type Id, labelOf, latest, takenTogether, wordsOf } from '@lorvet/core';
 import { Dialog } from 'primeng/dialog';
 import { Clock } from '../platform/clock';
+import { holdFamily } from '../store/hold-family';
 import { BenchView } from './bench-view';
 
 /** What a block is called in a list to pick from: its kind, and how its words begin. */
@@ -37,13 +38,15 @@ export class FromElsewhere {
   protected readonly afterBlock = signal<Id | null>(null);
 
   protected readonly families = computed(() =>
-    listOf(this.view.work.families())
+    this.view.work
+      .familyHeads()
       .filter((f) => f.id !== this.view.familyId())
-      .map((f) => ({ id: f.id, title: latest(f).content.title })),
+      .map((f) => ({ id: f.id, title: f.title })),
   );
+  private readonly chosen = computed(() => this.familyId() || this.families()[0]?.id || '');
+  protected readonly ready = holdFamily(() => (this.open() ? this.chosen() : null));
   protected readonly source = computed(() => {
-    const id = this.familyId() || this.families()[0]?.id;
-    const family = id ? this.view.work.families()[id] : undefined;
+    const family = this.view.work.families()[this.chosen()];
     return family && { familyId: family.id, revision: latest(family).n, content: latest(family).content };
   });
   protected readonly here = computed(() => this.view.derived()?.content.pages ?? []);

@@ -7,7 +7,6 @@ import {
   type Id,
   latest,
   learnersWith,
-  listOf,
   masterChanges,
   measureFamily,
   plainTextOf,
@@ -15,6 +14,7 @@ import {
   versionTree,
 } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
+import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
 import { Changes } from '../ui/changes';
 import { Notice } from '../ui/notice';
@@ -36,6 +36,7 @@ export class History {
   readonly familyId = input.required<string>();
   private readonly work = inject(WorkspaceStore);
   private readonly notice = inject(Notice);
+  protected readonly ready = holdFamily(() => this.familyId());
   protected readonly family = computed(() => this.work.families()[this.familyId()]);
   protected readonly title = computed(() => {
     const f = this.family();
@@ -70,7 +71,7 @@ export class History {
     if (!family) return null;
     const n = latest(family).n;
     const x = (revision: number) => LEFT + (revision - 1) * STEP;
-    const handOuts = listOf(this.work.handOuts());
+    const handOuts = this.work.handOutHeads();
     const people = this.work.people();
     const tree = versionTree(family);
     const lineOf = new Map<Id | null, number>([[null, 0], ...tree.map((t, i) => [t.version.id, i + 1] as const)]);

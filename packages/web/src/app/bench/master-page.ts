@@ -31,6 +31,7 @@ import { BenchView, nameOf, numbersOf } from './bench-view';
 import { FIRST_KINDS, KIND_GROUPS } from './kind-groups';
 import { PageLayout } from './page-layout';
 import { moveBlock, placeBlock, withoutBlock, withPage } from './master-edits';
+import { Parts } from '../store/parts';
 
 /** Blocks drawn at first, and at each further step. */
 const FIRST_BLOCKS = 3;
@@ -59,6 +60,10 @@ const ALWAYS = 40;
   styleUrl: './pages.css',
 })
 export class MasterPage {
+  constructor() {
+    void inject(Parts).list('templates');
+  }
+
   protected readonly view = inject(BenchView);
   private readonly notice = inject(Notice);
   private readonly router = inject(Router);

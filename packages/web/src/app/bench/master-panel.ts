@@ -17,6 +17,7 @@ import { withoutObjective } from './master-edits';
 import { MeasuresTable } from './measures-table';
 import { NumberRules } from './number-rules';
 import { QtiOut } from './qti-out';
+import { Parts } from '../store/parts';
 
 /** Beside the master: what the chosen item is for, where it is used; else what the activity is for. */
 @Component({
@@ -235,8 +236,12 @@ export class MasterPanel {
   protected readonly uses = inTurns(() => {
     const family = this.view.family();
     const id = this.view.chosenInPanel();
-    return family && id ? whereUsedInSteps(family, id, listOf(this.view.work.handOuts())) : null;
+    return family && id ? whereUsedInSteps(family, id, this.view.work.handOutHeads()) : null;
   });
+
+  constructor() {
+    void inject(Parts).list('objectives');
+  }
 
   protected clamp(n: number): number {
     return Number.isFinite(n) ? Math.min(100, Math.max(0, n)) : 1;

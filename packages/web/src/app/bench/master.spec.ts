@@ -30,7 +30,7 @@ describe('beside a question of the master', () => {
     await place.write(/^Hint for everybody/, '  Look under the stone.  ');
     await place.check(/^Optional/);
     expect(at('rp-q4')).toMatchObject({ demand: 'explain', points: 3, hint: 'Look under the stone.', optional: true });
-    place.work.undo();
+    await place.undo();
     expect(at('rp-q4')).not.toHaveProperty('optional');
     expect(at('rp-q4').hint).toBe('Look under the stone.');
   });
@@ -93,7 +93,7 @@ describe('about the whole activity', () => {
     await place.press(`Remove objective ${first?.text ?? ''}`);
     expect(master().objectives.map((o) => o.id)).not.toContain(first?.id);
     expect(asking()).toEqual([]);
-    place.work.undo();
+    await place.undo();
     expect(asking().length).toBeGreaterThan(0);
   });
 });
@@ -126,7 +126,7 @@ describe('the pages of the master', () => {
     expect(at('rp-q1')).toBeDefined();
     await key('rp-q1', { key: 'Delete' });
     expect(at('rp-q1')).toBeUndefined();
-    place.work.undo();
+    await place.undo();
     expect(at('rp-q1')).toBeDefined();
   });
 
@@ -160,7 +160,7 @@ describe('the pages of the master', () => {
     await place.press('Remove page 1');
     await place.press('Drop the changes');
     expect(place.family('rock-pool').draft).toBeUndefined();
-    place.work.undo();
+    await place.undo();
     expect(place.family('rock-pool').draft?.pages).toHaveLength(2);
   });
 });

@@ -92,11 +92,9 @@ export class NewVersion {
   }
 
   protected draw(): void {
+    const family = this.view.family();
     this.swatch.set(
-      drawSwatch(
-        this.clock,
-        this.versions().map((v) => v.swatch),
-      ),
+      drawSwatch(this.clock, [...(family ? [family.swatch] : []), ...this.versions().map((v) => v.swatch)]),
     );
   }
 

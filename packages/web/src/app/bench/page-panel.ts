@@ -2,9 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { LucideDynamicIcon } from '@lucide/angular';
 import { listOf, type Page, type PageMark, PAGE_SIZES } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
+import { Parts } from '../store/parts';
 import { Notice } from '../ui/notice';
 import { PageMarkView, SIGNS } from '../ui/page-mark';
 import { PictureField } from '../ui/picture-field';
+import { Removal } from '../ui/removal';
 import { BenchView } from './bench-view';
 import { changePage, doublePage, movePage } from './page-edits';
 
@@ -125,7 +127,7 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
                   class="btn quiet icon"
                   type="button"
                   [attr.aria-label]="'Remove the template ' + t.name"
-                  (click)="dropTemplate(t.id, t.name)"
+                  (click)="dropTemplate(t.id)"
                 >
                   <svg lucideIcon="x"></svg>
                 </button>
@@ -204,6 +206,10 @@ export class PagePanel {
     });
   }
 
+  constructor() {
+    void inject(Parts).list('templates');
+  }
+
   protected copy(): void {
     const id = this.view.chosenPage();
     if (id) this.view.changeMaster((c) => doublePage(c, id, () => crypto.randomUUID()), 'copy a page');
@@ -223,11 +229,11 @@ export class PagePanel {
     this.notice.done('Kept as a template', 'Choose it beside “Page” at the end of any master.');
   }
 
+  private readonly removal = inject(Removal);
   protected readonly templates = computed(() => listOf(this.view.work.templates()));
 
-  protected dropTemplate(id: string, name: string): void {
-    this.view.work.dispatch(BenchActions.templateRemoved({ id, name }));
-    this.notice.done('Template removed', 'Pages made from it stay. Undo brings it back.');
+  protected dropTemplate(id: string): void {
+    void this.removal.remove('template', id);
   }
 
   private change(change: (page: Page) => Page): void {

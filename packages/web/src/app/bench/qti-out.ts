@@ -3,7 +3,8 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { assetsOf, type Content, derive, Problem } from '@lorvet/core';
 import { type PictureFile, writeQtiPackage } from '@lorvet/core/intake';
 import { download } from '../platform/download';
-import { assetBlob, pictureUrl } from '../platform/files';
+import { KeptAssets } from '../store/kept-assets';
+import { AssetUrls } from '../ui/asset-urls';
 import { Notice } from '../ui/notice';
 import { BenchView } from './bench-view';
 
@@ -29,6 +30,8 @@ import { BenchView } from './bench-view';
 export class QtiOut {
   private readonly view = inject(BenchView);
   private readonly notice = inject(Notice);
+  private readonly assets = inject(KeptAssets);
+  private readonly urls = inject(AssetUrls);
   protected readonly left = signal<readonly string[]>([]);
 
   protected async write(): Promise<void> {
@@ -54,14 +57,14 @@ export class QtiOut {
 
   private async pictures(content: Content): Promise<Map<string, PictureFile>> {
     const out = new Map<string, PictureFile>();
-    for (const id of assetsOf(content)) {
-      const asset = this.view.work.assets()[id];
-      if (!asset?.mime.startsWith('image/')) continue;
+    for (const asset of await this.assets.all(assetsOf(content))) {
+      if (!asset.mime.startsWith('image/')) continue;
       const img = new Image();
-      img.src = pictureUrl(asset);
+      img.src = this.urls.hold(asset);
       await img.decode().catch(() => undefined);
-      out.set(id, {
-        bytes: new Uint8Array(await assetBlob(asset).arrayBuffer()),
+      this.urls.release(asset.id);
+      out.set(asset.id, {
+        bytes: new Uint8Array(await asset.data.arrayBuffer()),
         ending: asset.mime === 'image/svg+xml' ? 'svg' : (asset.mime.split('/')[1] ?? 'png'),
         width: img.naturalWidth || 1000,
         height: img.naturalHeight || 1000,

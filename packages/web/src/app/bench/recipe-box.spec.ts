@@ -35,7 +35,7 @@ describe('a recipe', () => {
     expect(place.work.undoLabel()).toBe('recipe “Lighter page”');
     await place.press('Recipes …');
     expect(place.button('Nothing to do').disabled).toBe(true);
-    place.work.undo();
+    await place.undo();
     expect(mine()).toHaveLength(2);
   });
 

@@ -18,6 +18,7 @@ import { Words } from '../platform/words';
 import { BenchActions } from '../store/actions';
 import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
+import { Removal } from '../ui/removal';
 import { BenchView } from './bench-view';
 
 /** Recipes: run one on this version after seeing what it would do; keep this version's adjustments as one. */
@@ -138,6 +139,7 @@ export class RecipeBox {
   private readonly clock = inject(Clock);
   private readonly words = inject(Words);
   private readonly notice = inject(Notice);
+  private readonly removal = inject(Removal);
   protected readonly open = signal(false);
   protected readonly chosen = signal<Recipe | null>(null);
   protected readonly run = signal<RecipeRun | null>(null);
@@ -219,8 +221,8 @@ export class RecipeBox {
     download(new Blob([writeRecipe(r)], { type: 'application/json' }), `${r.name.replace(/\W+/g, '-')}.recipe.json`);
   }
 
-  protected remove(r: Recipe): void {
-    this.view.work.dispatch(BenchActions.recipeRemoved({ id: r.id, name: r.name }));
+  protected async remove(r: Recipe): Promise<void> {
+    if (!(await this.removal.remove('recipe', r.id))) return;
     this.chosen.set(null);
     this.run.set(null);
   }

@@ -23,7 +23,7 @@ describe('tiers by recipes', () => {
     expect(versions()).toEqual(['Supported', 'Core', 'Extended', 'Calm', 'Words first']);
     const letters = place.family('right-bus').versions.map((v) => v.swatch.letter);
     expect(new Set(letters).size).toBe(letters.length);
-    place.work.undo();
+    await place.undo();
     expect(versions()).toEqual(['Supported', 'Core', 'Extended']);
   });
 

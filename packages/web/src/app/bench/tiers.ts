@@ -18,6 +18,7 @@ import {
 import { Clock } from '../platform/clock';
 import { Words } from '../platform/words';
 import { BenchActions } from '../store/actions';
+import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
 import { drawSwatch } from '../ui/draw-swatch';
 import { Near } from '../ui/near';
@@ -54,6 +55,7 @@ export class Tiers {
   private readonly notice = inject(Notice);
   private readonly router = inject(Router);
   protected readonly MOST = MOST;
+  protected readonly ready = holdFamily(() => this.familyId());
   protected readonly family = computed<Family | undefined>(() => this.work.families()[this.familyId()]);
   protected readonly title = computed(() => {
     const family = this.family();
@@ -141,7 +143,7 @@ export class Tiers {
         name: r.name,
         swatch: drawSwatch(
           this.clock,
-          [...family.versions, ...drafts].map((v) => v.swatch),
+          [family, ...family.versions, ...drafts].map((v) => v.swatch),
         ),
         purpose: r.purpose,
         basis: null,

@@ -67,7 +67,7 @@ describe('a question that two versions ask', () => {
 
   it('is asked again when its answer is undone', async () => {
     await place.press(/^Keep the version's for all/);
-    place.work.undo();
+    await place.undo();
     await place.rest();
     expect(place.text).toContain('One answer for all 2');
   });

@@ -9,10 +9,12 @@ import {
   masterChanges,
   pendingUpkeep,
   type UpkeepEntry,
+  swatchOf,
   versionOf,
 } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
 import { sourcesIn } from '../store/bench-edits';
+import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { Changes } from '../ui/changes';
@@ -34,6 +36,7 @@ export class UpkeepView {
   protected readonly apart = signal<ReadonlySet<string>>(new Set());
   protected readonly own = signal<string | null>(null);
 
+  protected readonly ready = holdFamily(() => this.familyId());
   protected readonly family = computed(() => this.work.families()[this.familyId()]);
   protected readonly title = computed(() => this.family()?.revisions.at(-1)?.content.title ?? '');
   protected readonly last = computed(() => {
@@ -61,7 +64,7 @@ export class UpkeepView {
         left,
         asked: entries.map((entry) => {
           const v = versionOf(family, entry.versionId);
-          return { entry, name: v?.name ?? '', swatch: v?.swatch ?? null };
+          return { entry, name: v?.name ?? '', swatch: swatchOf(family, entry.versionId) };
         }),
       };
     });

@@ -1,7 +1,9 @@
+import { TestBed } from '@angular/core/testing';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { derive } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
 import { VersionChain } from './version-chain';
+import { Asides } from '../platform/storage/asides';
 
 let place: DemoPlace<VersionChain>;
 const open = async (version: string) => {
@@ -21,7 +23,7 @@ describe('another basis', () => {
     expect(moved.basis).toBe('rp-ext');
     expect(moved.adjustments).toHaveLength(before);
     expect(place.blocks('rock-pool', 'rp-sup').flat()).toContain('rp-x2');
-    place.work.undo();
+    await place.undo();
     expect(place.version('rock-pool', 'rp-sup').basis).toBeNull();
   });
 });
@@ -50,7 +52,7 @@ describe('a version that others are made on', () => {
   it('goes, and they go too; one undo brings all of them back', async () => {
     await place.press('Go too');
     expect(ids()).toEqual(['rp-core', 'rp-ext']);
-    place.work.undo();
+    await place.undo();
     expect(ids()).toEqual(['rp-sup', 'rp-oriel', 'rp-core', 'rp-ext']);
   });
 });
@@ -71,7 +73,7 @@ it('a master of its own shows the same and knows where it comes from', async () 
   expect(own).toMatchObject({ origin: { familyId: 'rock-pool', versionId: 'rp-ext' } });
 });
 
-it('a version whose basis is gone says so, and offers another', async () => {
+it('a version whose basis is gone was mended as it was read: it stands on the master, and can be moved', async () => {
   place = await DemoPlace.open(VersionChain, {
     bench: { family: 'rock-pool', version: 'rp-oriel' },
     change: (w) => {
@@ -81,7 +83,10 @@ it('a version whose basis is gone says so, and offers another', async () => {
       return { ...w, families: { ...w.families, 'rock-pool': { ...pool, versions } } };
     },
   });
-  expect(place.text).toContain('The version this one was made on is gone');
+  expect(place.version('rock-pool', 'rp-oriel').basis).toBeNull();
+  expect(TestBed.inject(Asides).all()).toMatchObject([
+    { key: 'families/rock-pool', why: expect.stringContaining('mended') },
+  ]);
   await place.choose(/^Made on/, 'Core');
-  expect(place.text).not.toContain('is gone');
+  expect(place.version('rock-pool', 'rp-oriel').basis).toBe('rp-core');
 });

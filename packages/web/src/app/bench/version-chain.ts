@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Heirs, lostBasis, madeOn, masterFrom, possibleBases, versionOf, waits, reviewOf } from '@lorvet/core';
+import { type Heirs, madeOn, masterFrom, possibleBases, versionOf, waits, reviewOf } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { BenchActions, ShelfActions } from '../store/actions';
 import { Notice } from '../ui/notice';
+import { Removal } from '../ui/removal';
 import { BenchView } from './bench-view';
 import { RecipeBox } from './recipe-box';
 
@@ -15,11 +16,6 @@ import { RecipeBox } from './recipe-box';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.version(); as v) {
-      @if (orphan()) {
-        <div class="card ochre" role="status">
-          <p class="small">The version this one was made on is gone: it stands on the master. Choose its basis.</p>
-        </div>
-      }
       <label class="field"
         >Made on
         <select #b (change)="move(b.value)">
@@ -73,6 +69,7 @@ export class VersionChain {
   protected readonly view = inject(BenchView);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
+  private readonly removal = inject(Removal);
   private readonly router = inject(Router);
   protected readonly asking = signal(false);
   protected readonly bases = computed(() => {
@@ -88,10 +85,6 @@ export class VersionChain {
     const family = this.view.family();
     const version = this.view.version();
     return family && version ? madeOn(family, version.id) : [];
-  });
-  protected readonly orphan = computed(() => {
-    const family = this.view.family();
-    return family ? lostBasis(family).some((v) => v.id === this.view.versionId()) : false;
   });
 
   protected move(basis: string): void {
@@ -122,19 +115,10 @@ export class VersionChain {
     void this.router.navigate(['/bench', own.id]);
   }
 
-  protected remove(heirs: Heirs): void {
+  protected async remove(heirs: Heirs): Promise<void> {
     const family = this.view.family();
     const version = this.view.version();
     this.asking.set(false);
-    if (family && version)
-      this.view.work.dispatch(
-        BenchActions.versionRemoved({
-          familyId: family.id,
-          versionId: version.id,
-          name: version.name,
-          heirs,
-          stamp: this.view.work.stamp(),
-        }),
-      );
+    if (family && version) await this.removal.removeVersion(family, version, heirs);
   }
 }

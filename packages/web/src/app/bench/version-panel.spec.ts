@@ -100,7 +100,7 @@ describe('what is done with one block of a version', () => {
     (help.componentInstance as WritingHelp).swap.emit({ from: 'tide', to: 'surge' });
     await place.rest();
     expect(shown('rp-t1')).toMatchObject({ text: 'Surge pools hold the surge. Tidepools do not.' });
-    for (let i = 0; i < 2; i++) place.work.undo();
+    for (let i = 0; i < 2; i++) await place.undo();
     expect(shown('rp-t1')).toMatchObject({ text: before });
   });
 
@@ -123,7 +123,7 @@ describe('what is done with one block of a version', () => {
     expect(added).toMatchObject({ kind: 'short-text', prompt: '' });
     expect(TestBed.inject(BenchView).chosen()).toBe(added?.id);
     expect(shown(added?.id ?? '', 'rp-ext')).toBeUndefined();
-    place.work.undo();
+    await place.undo();
     expect(shown(added?.id ?? '')).toBeUndefined();
   });
 });

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { type Asset, type Audience, type Content, type Id, latest, listOf } from '@lorvet/core';
+import { type Audience, type Content, type Id, latest } from '@lorvet/core';
 import { acceptedPages, contentOf, type PageChoice, type ProposedPage, type QuestionField } from '@lorvet/core/intake';
 import { Clock } from '../platform/clock';
 import { Intake, IntakeProblem, Stopped } from '../platform/intake';
@@ -8,6 +8,7 @@ import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { PdfPages } from './pdf-pages';
 import { DOCUMENTS, isQuestion, broughtMaster, pictureBlocks, picturePages, questionPages } from './brought';
+import type { KeptAsset } from '../platform/storage/kept-asset';
 
 export type As = PageChoice['as'];
 interface Choice {
@@ -40,7 +41,7 @@ export class BringState {
   readonly columns = signal<readonly (QuestionField | null)[]>([]);
   readonly badLines = signal<readonly { line: number; why: string }[]>([]);
 
-  readonly pictures = signal<readonly Asset[]>([]);
+  readonly pictures = signal<readonly KeptAsset[]>([]);
 
   readonly reading = signal<Reading | null>(null);
   readonly choices = signal<ReadonlyMap<number, Choice>>(new Map());
@@ -48,7 +49,7 @@ export class BringState {
 
   readonly pages = computed(() => this.reading()?.proposed.pages ?? []);
   readonly page = computed<ProposedPage | undefined>(() => this.pages()[this.at()]);
-  readonly families = computed(() => listOf(this.work.families()));
+  readonly families = this.work.familyHeads;
   /** Proposals that are accepted, of those that could be. */
   readonly counted = computed(() => {
     const items = this.pages().flatMap((p) => p.proposals.filter(isQuestion).map((x) => ({ n: p.n, x })));
@@ -181,7 +182,7 @@ export class BringState {
     await this.guard(async () => {
       const reading = this.reading();
       if (!reading) return;
-      const assets = new Map<string, Asset>();
+      const assets = new Map<string, KeptAsset>();
       reading.pictures.forEach((a) => a && assets.set(a.id, a));
       const pictureOf = new Map(reading.pictures.flatMap((a, i) => (a ? [[i, a.id] as const] : [])));
       const chosen = reading.proposed.pages.filter((p) => this.choiceOf(p.n).as !== 'leave');
@@ -211,7 +212,7 @@ export class BringState {
         return;
       }
       const used = [...assets.values()];
-      const family = into ? this.work.families()[into] : undefined;
+      const family = into ? await this.work.familyNow(into) : undefined;
       if (family) {
         const before = family.draft ?? latest(family).content;
         const content: Content = { ...before, pages: [...before.pages, ...pages] };
@@ -240,7 +241,7 @@ export class BringState {
     return made;
   }
 
-  private async pictureOfPage(p: ProposedPage): Promise<Asset | null> {
+  private async pictureOfPage(p: ProposedPage): Promise<KeptAsset | null> {
     return this.pdf.here() ? await this.pdf.picture(p.n) : (this.reading()?.pictures[p.n - 1] ?? null);
   }
 

@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   effect,
   inject,
   input,
@@ -11,14 +12,14 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Block, forLearner, keyWordsOf, latest } from '@lorvet/core';
+import { type Block, forLearner, keyWordsOf } from '@lorvet/core';
 import { QUESTION_FIELD_LABELS, QUESTION_FIELDS, type QuestionField } from '@lorvet/core/intake';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
-import { pictureUrl } from '../platform/files';
 import { type As, BringState } from './bring-state';
 import { isQuestion } from './brought';
+import type { KeptAsset } from '../platform/storage/kept-asset';
 
 /** Proposals drawn at first, and at each further step. */
 const SHOWN = 40;
@@ -48,9 +49,7 @@ export class Bring {
     { as: 'leave', label: 'not at all' },
   ];
   protected readonly pageNumbers = computed(() => Array.from({ length: this.state.pdf.count() }, (_, i) => i + 1));
-  protected readonly masters = computed(() =>
-    this.state.families().map((f) => ({ id: f.id, title: (f.draft ?? latest(f).content).title })),
-  );
+  protected readonly masters = computed(() => this.state.families().map((f) => ({ id: f.id, title: f.title })));
   protected readonly where = computed(() => this.target() ?? this.into() ?? '');
   protected readonly canBePicture = computed(() => this.state.pdf.here() || this.state.page()?.pictureOnly);
   protected readonly proposals = computed(() => {
@@ -89,10 +88,13 @@ export class Bring {
     const large = this.state.pdf.large();
     if (this.state.pdf.here()) return large?.n === page.n ? large.url : (this.state.pdf.thumbs().get(page.n) ?? null);
     const asset = page.pictureOnly ? this.state.reading()?.pictures[page.n - 1] : null;
-    return asset ? pictureUrl(asset) : null;
+    return asset ? this.urlOf(asset) : null;
   });
 
+  private readonly urls = new Map<string, string>();
+
   constructor() {
+    inject(DestroyRef).onDestroy(() => this.urls.forEach((url) => URL.revokeObjectURL(url)));
     effect(() => {
       const n = this.state.step() === 'review' ? this.state.page()?.n : undefined;
       if (n !== undefined) untracked(() => void this.state.pdf.enlarge(n));
@@ -168,6 +170,13 @@ export class Bring {
     const at = /^picture:(\d+)$/.exec(block.assetId)?.[1];
     const asset =
       at === undefined ? reading?.pictures.find((p) => p?.id === block.assetId) : reading?.pictures[Number(at)];
-    return asset ? pictureUrl(asset) : null;
+    return asset ? this.urlOf(asset) : null;
+  }
+
+  /** Pictures of the file have addresses of their own while it is looked over: they are not kept yet. */
+  private urlOf(asset: KeptAsset): string {
+    let url = this.urls.get(asset.id);
+    if (!url) this.urls.set(asset.id, (url = URL.createObjectURL(asset.data)));
+    return url;
   }
 }

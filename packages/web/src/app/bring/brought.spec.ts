@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Asset } from '@lorvet/core';
 import type { ReadQuestion } from '@lorvet/core/intake';
 import { broughtMaster, DOCUMENTS, isQuestion, pictureBlocks, picturePages, questionPages } from './brought';
+import type { KeptAsset } from '../platform/storage/kept-asset';
 
 const newId = (() => {
   let n = 0;
@@ -21,7 +21,7 @@ const question = (line: number): ReadQuestion => ({
     spellingTolerant: false,
   },
 });
-const picture = (name: string): Asset => ({ id: `sha256-${name}`, mime: 'image/png', name, data: '' });
+const picture = (name: string): KeptAsset => ({ id: `sha256-${name}`, mime: 'image/png', name, data: new Blob() });
 
 describe('what is brought in', () => {
   it('a list becomes pages of twenty, each question once and known by its line', () => {

@@ -1,5 +1,6 @@
-import { type Asset, type Content, type Family, FAMILY_FORMAT, type Id } from '@lorvet/core';
+import { type Content, type Family, FAMILY_FORMAT, type Id, swatchFrom } from '@lorvet/core';
 import type { Proposal, ProposedPage, ReadQuestion } from '@lorvet/core/intake';
+import type { KeptAsset } from '../platform/storage/kept-asset';
 
 /** How a file is read, by its ending. */
 export const DOCUMENTS: Readonly<Record<string, 'docx' | 'html' | 'markdown' | 'qti' | undefined>> = {
@@ -33,7 +34,7 @@ export function questionPages(questions: readonly ReadQuestion[], newId: () => I
 }
 
 /** Pictures as blocks, all on one page. */
-export const pictureBlocks = (assets: readonly Asset[], title: string, newId: () => Id): ProposedPage => ({
+export const pictureBlocks = (assets: readonly KeptAsset[], title: string, newId: () => Id): ProposedPage => ({
   n: 1,
   title,
   audience: 'learner',
@@ -48,7 +49,7 @@ export const pictureBlocks = (assets: readonly Asset[], title: string, newId: ()
 });
 
 /** Pictures as pages of their own, under answer places. */
-export const picturePages = (assets: readonly Asset[]): ProposedPage[] =>
+export const picturePages = (assets: readonly KeptAsset[]): ProposedPage[] =>
   assets.map((_, i) => ({
     n: i + 1,
     title: `Page ${i + 1}`,
@@ -66,6 +67,7 @@ export const broughtMaster = (
   format: FAMILY_FORMAT,
   id: stamp.id,
   createdAt: stamp.at,
+  swatch: swatchFrom(stamp.id),
   revisions: [{ n: 1, at: stamp.at, author: stamp.author, note: note.slice(0, 300), content }],
   versions: [],
 });

@@ -1,6 +1,6 @@
 import { signal } from '@angular/core';
-import type { Asset } from '@lorvet/core';
 import { type Intake, IntakeProblem, Stopped } from '../platform/intake';
+import type { KeptAsset } from '../platform/storage/kept-asset';
 
 /** Longer side of the page under review, in pixels. */
 const LARGE = 900;
@@ -53,7 +53,7 @@ export class PdfPages {
     this.opened = true;
   }
 
-  async picture(n: number): Promise<Asset> {
+  async picture(n: number): Promise<KeptAsset> {
     await this.reopen();
     return await this.intake.pagePicture(n);
   }

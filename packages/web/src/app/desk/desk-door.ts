@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { WorkspaceStore } from '../store/workspace';
 import { DeskSession } from './desk-session';
 
 /** The shared machine: choose the class, then the name. */
@@ -25,7 +24,7 @@ import { DeskSession } from './desk-session';
       } @else {
         <h1>Which class are you in?</h1>
         <ul>
-          @for (c of people().classes; track c.id) {
+          @for (c of classes(); track c.id) {
             <li>
               <button class="btn" type="button" (click)="classId.set(c.id)">{{ c.name }}</button>
             </li>
@@ -69,16 +68,13 @@ import { DeskSession } from './desk-session';
   `,
 })
 export class DeskDoor {
-  protected readonly people = inject(WorkspaceStore).people;
   private readonly session = inject(DeskSession);
+  protected readonly classes = this.session.classes;
   private readonly router = inject(Router);
   protected readonly classId = signal('');
-  protected readonly chosen = computed(() => this.people().classes.find((c) => c.id === this.classId()));
+  protected readonly chosen = computed(() => this.classes().find((c) => c.id === this.classId()));
   protected readonly names = computed(() =>
-    this.people()
-      .learners.filter((l) => this.chosen()?.learnerIds.includes(l.id))
-      .map((l) => ({ id: l.id, name: l.name }))
-      .sort((a, b) => a.name.localeCompare(b.name)),
+    [...(this.chosen()?.learners ?? [])].sort((a, b) => a.name.localeCompare(b.name)),
   );
 
   constructor() {

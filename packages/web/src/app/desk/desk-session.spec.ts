@@ -70,10 +70,13 @@ describe('an answer', () => {
   it('opens another go where it was asked for, with what was there, and keeps the earlier one', async () => {
     const desk = await sit('l-tamsin');
     const work = desk.of('h-survey');
-    expect(work).toMatchObject({ state: 'another go', go: 2, locked: false });
+    expect(work).toMatchObject({ state: 'another go', go: 1, locked: true, again: 'asked' });
     expect(work?.answers['rp-q4']).toEqual(text('crab'));
     expect(work?.comment).toContain('Look once more');
-    const copy = desk.answered('h-survey', { ...work?.answers, 'rp-q5': text('limpet') });
+    const again = await sit('l-tamsin', withCopy(desk.begunAgain('h-survey') as Copy));
+    expect(again.of('h-survey')).toMatchObject({ state: 'another go', go: 2, locked: false, again: null });
+    expect(again.of('h-survey')?.answers['rp-q4']).toEqual(text('crab'));
+    const copy = again.answered('h-survey', { ...work?.answers, 'rp-q5': text('limpet') });
     expect(copy?.goes.map((g) => g.n)).toEqual([1, 2]);
     expect(copy?.goes[0]?.answers['rp-q5']).toEqual(text('mussel'));
     expect(copy?.goes[0]?.submittedAt).not.toBeNull();
@@ -81,18 +84,23 @@ describe('an answer', () => {
 
   it('lets a learner begin again as often as the version allows', async () => {
     const twice = (w: Workspace): Workspace => {
-      const h = survey(w);
       const frozen = Object.fromEntries(
-        Object.entries(h.frozen).map(([k, f]) => [k, { ...f, content: { ...f.content, settings: { goes: 2 } } }]),
+        Object.entries(w.frozen).map(([k, f]) => [k, { ...f, content: { ...f.content, settings: { goes: 2 } } }]),
       );
-      return { ...w, handOuts: { ...w.handOuts, 'h-survey': { ...h, frozen } } };
+      return { ...w, frozen };
     };
     const desk = await sit('l-merryn', twice);
-    expect(desk.of('h-survey')).toMatchObject({ go: 2, locked: false });
-    const copy = desk.answered('h-survey', { 'rp-q1': text('again') }, true);
-    expect(copy?.goes).toHaveLength(2);
-    const done = await sit('l-merryn', (w) => withCopy(copy as Copy)(twice(w)));
-    expect(done.of('h-survey')?.locked).toBe(true);
+    // A key pressed in what is submitted begins nothing: another go has a button of its own.
+    expect(desk.of('h-survey')).toMatchObject({ go: 1, locked: true, again: 'left' });
+    expect(desk.answered('h-survey', { 'rp-q1': text('again') })).toBeUndefined();
+    const begun = desk.begunAgain('h-survey') as Copy;
+    expect(begun.goes.map((g) => g.submittedAt !== null)).toEqual([true, false]);
+    const again = await sit('l-merryn', (w) => withCopy(begun)(twice(w)));
+    const copy = again.answered('h-survey', { 'rp-q1': text('again') }, true) as Copy;
+    expect(copy.goes).toHaveLength(2);
+    const done = await sit('l-merryn', (w) => withCopy(copy)(twice(w)));
+    expect(done.of('h-survey')).toMatchObject({ locked: true, again: null });
+    expect(done.begunAgain('h-survey')).toBeUndefined();
   });
 
   it('stays closed when the teacher said that it is complete', async () => {

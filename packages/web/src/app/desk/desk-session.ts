@@ -1,42 +1,64 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import {
+  type Comfort,
   type Copy,
   copyIdOf,
-  copyState,
   type CopyState,
-  type HandOut,
-  learnerPackage,
   type LearnerPackage,
-  listOf,
   openGo,
-  responseTo,
+  packageOf,
+  PLAIN_COMFORT,
+  type Slipped,
+  stateNow,
 } from '@lorvet/core';
 import { Clock } from '../platform/clock';
+import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 
 const AT_DESK = 'lorvet-desk';
 
-/** What a learner may know of one piece of their work. */
+/** What a learner may know of one piece of their work before it is opened. */
 export interface DeskWork {
+  readonly id: string;
+  readonly work: Slipped;
+  readonly state: CopyState;
+}
+
+/** One piece of work that is open on the desk. */
+export interface DeskSheetWork {
   readonly sheet: LearnerPackage;
   readonly state: CopyState;
+  /** The number of the go that is written in, or looked at. */
   readonly go: number;
   readonly answers: Copy['goes'][number]['answers'];
+  /** Whether this go can be written in now. */
   readonly locked: boolean;
+  /** Whether another go can be begun: the teacher asked for it, or some are left. */
+  readonly again: 'asked' | 'left' | null;
   /** What the teacher said to the last go that was answered. */
   readonly comment: string;
   readonly comments: Readonly<Record<string, string>>;
 }
 
-/** Who sits at this machine's desk, and their work: built from packages, so that nothing else can reach the page. */
+/**
+ * Who sits at this machine's desk, and their work. It reads the learner's slip, the sheets on it and the learner's own
+ * copies, and nothing of the teacher's: so nothing else can reach the page.
+ */
 @Injectable({ providedIn: 'root' })
 export class DeskSession {
-  private readonly work = inject(WorkspaceStore);
+  private readonly store = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
+  private readonly parts = inject(Parts);
   private readonly learnerId = signal(sessionStorage.getItem(AT_DESK) ?? '');
 
-  readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
-  readonly comfort = computed(() => this.learner()?.comfort);
+  readonly classes = computed(() => this.store.index().door['door']?.classes ?? []);
+  readonly learner = computed(() =>
+    this.classes()
+      .flatMap((c) => c.learners)
+      .find((l) => l.id === this.learnerId()),
+  );
+  readonly comfort = computed<Comfort>(() => this.store.comforts()[this.learnerId()]?.comfort ?? PLAIN_COMFORT);
+  private readonly slip = computed(() => this.store.index().slips[this.learnerId()]);
 
   sit(learnerId: string): void {
     sessionStorage.setItem(AT_DESK, learnerId);
@@ -48,66 +70,94 @@ export class DeskSession {
     this.learnerId.set('');
   }
 
+  /** Holds the learner's slip, and of one hand-out the sheet and the copy, for the part that calls it. */
+  hold(handOutId: () => string = () => ''): () => boolean {
+    return this.parts.hold(
+      () => ({ learnerId: this.learnerId(), handOutId: handOutId() }),
+      async ({ learnerId, handOutId: id }, want) => {
+        if (!learnerId) return;
+        await want('slips', [learnerId]);
+        const work = this.slipped(id);
+        if (!work) return;
+        await Promise.all([want('sheets', [work.sheet]), want('copies', [copyIdOf(id, learnerId)])]);
+      },
+    );
+  }
+
   /** Everything that is open for the learner, the newest first. */
   readonly all = computed(() =>
-    listOf(this.work.handOuts())
-      .flatMap((h) => {
-        const work = this.workOn(h);
-        return work && work.state !== 'not open yet'
-          ? [{ id: h.id, opened: h.opensAt ?? h.givenAt ?? '', ...work }]
-          : [];
+    Object.keys(this.slip()?.works ?? {})
+      .flatMap((id) => {
+        const work = this.slipped(id);
+        const one = work && this.deskWork(id, work);
+        return one && one.state !== 'not open yet' ? [one] : [];
       })
-      .sort((a, b) => b.opened.localeCompare(a.opened)),
+      .sort((a, b) => openedAt(b.work).localeCompare(openedAt(a.work))),
   );
 
-  of(handOutId: string): DeskWork | undefined {
-    const handOut = this.work.handOuts()[handOutId];
-    const work = handOut && this.workOn(handOut);
-    return work && work.state !== 'not open yet' ? work : undefined;
-  }
-
-  /** The learner's copy with one more answer in its open go; begun where there was none. */
-  answered(handOutId: string, answers: DeskWork['answers'], submit = false): Copy | undefined {
-    const handOut = this.work.handOuts()[handOutId];
-    const hash = handOut?.given[this.learnerId()];
-    if (!handOut || hash === undefined) return undefined;
+  of(handOutId: string): DeskSheetWork | undefined {
+    const work = this.slipped(handOutId);
+    const sheet = work && this.store.index().sheets[work.sheet];
+    if (!work || !sheet) return undefined;
     const id = copyIdOf(handOutId, this.learnerId());
-    const before = this.work.copies()[id];
-    const most = handOut.frozen[hash]?.content.settings?.goes;
-    const open = openGo(before, this.work.markings()[id], most);
-    if (!open) return undefined;
-    const now = this.clock.iso();
-    const submittedAt = submit ? now : null;
-    const goes = before?.goes ?? [];
-    const go =
-      typeof open === 'string'
-        ? { n: goes.length + 1, startedAt: now, submittedAt, answers }
-        : { ...open, answers, submittedAt };
-    const kept = typeof open === 'string' ? goes : goes.filter((g) => g !== open);
-    return { id, handOutId, learnerId: this.learnerId(), frozen: hash, goes: [...kept, go] };
-  }
-
-  private workOn(handOut: HandOut): DeskWork | undefined {
-    const hash = handOut.given[this.learnerId()];
-    const frozen = hash === undefined ? undefined : handOut.frozen[hash];
-    if (!frozen) return undefined;
-    const id = copyIdOf(handOut.id, this.learnerId());
-    const copy = this.work.copies()[id];
-    const marking = this.work.markings()[id];
+    const copy = this.store.copies()[id];
+    const { state } = this.deskWork(handOutId, work);
+    if (state === 'not open yet') return undefined;
+    const { decisions, comment, comments } = work.said;
     const last = copy?.goes.at(-1);
-    const open = openGo(copy, marking, frozen.content.settings?.goes);
-    const said = [...(marking?.responses ?? [])].reverse().find((r) => r.decision !== null);
-    const current = last && responseTo(marking, last.n);
-    const n = open === 'next' ? (last?.n ?? 0) + 1 : (last?.n ?? 1);
+    const open = openGo(copy, decisions, work.goes ?? undefined);
+    const go = last?.n ?? 1;
     return {
-      sheet: learnerPackage(handOut, frozen, `${id}.${n}`),
-      state: copyState(handOut, copy, marking, this.clock.local()),
-      go: n,
-      // Another go begins with what was there: it is looked over, not begun anew.
+      sheet: packageOf(handOutId, work, sheet, `${id}.${go}`),
+      state,
+      go,
       answers: last?.answers ?? {},
-      locked: handOut.way === 'to-read' || open === undefined || current?.decision === 'complete',
-      comment: said?.comment ?? '',
-      comments: said?.comments ?? {},
+      locked: work.way === 'to-read' || open === undefined || open === 'next',
+      again: work.way === 'to-read' || open !== 'next' ? null : decisions[go] === 'another go' ? 'asked' : 'left',
+      comment,
+      comments,
     };
   }
+
+  /** The learner's copy with these answers in its open go; the first go is begun by its first answer. */
+  answered(handOutId: string, answers: DeskSheetWork['answers'], submit = false): Copy | undefined {
+    const work = this.slipped(handOutId);
+    if (!work || work.way === 'to-read') return undefined;
+    const id = copyIdOf(handOutId, this.learnerId());
+    const before = this.store.copies()[id];
+    const open = openGo(before, work.said.decisions, work.goes ?? undefined);
+    if (!open || open === 'next') return undefined;
+    const now = this.clock.iso();
+    const submittedAt = submit ? now : null;
+    const go = open === 'first' ? { n: 1, startedAt: now, submittedAt, answers } : { ...open, answers, submittedAt };
+    return this.copy(handOutId, work, [...(before?.goes ?? []).filter((g) => g !== open), go]);
+  }
+
+  /** The copy with another go begun, with what was there: it is looked over, not begun anew. The earlier one stays. */
+  begunAgain(handOutId: string): Copy | undefined {
+    const work = this.slipped(handOutId);
+    const before = this.store.copies()[copyIdOf(handOutId, this.learnerId())];
+    const last = before?.goes.at(-1);
+    if (!work || !before || !last || openGo(before, work.said.decisions, work.goes ?? undefined) !== 'next')
+      return undefined;
+    const go = { n: last.n + 1, startedAt: this.clock.iso(), submittedAt: null, answers: last.answers };
+    return this.copy(handOutId, work, [...before.goes, go]);
+  }
+
+  private copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
+    const id = copyIdOf(handOutId, this.learnerId());
+    return { id, handOutId, learnerId: this.learnerId(), frozen: work.sheet, goes };
+  }
+
+  private slipped(handOutId: string): Slipped | undefined {
+    const works = this.slip()?.works ?? {};
+    return Object.hasOwn(works, handOutId) ? works[handOutId] : undefined;
+  }
+
+  private deskWork(id: string, work: Slipped): DeskWork {
+    const state = this.store.index().states[id]?.states[this.learnerId()];
+    return { id, work, state: stateNow(work, state, this.clock.local()) };
+  }
 }
+
+const openedAt = (w: Slipped): string => w.opensAt ?? w.givenAt ?? '';

@@ -6,7 +6,8 @@ import {
   type Answer,
   type Comfort,
   classOf,
-  freeze,
+  freezeFor,
+  frozenFor,
   type HandOut,
   latest,
   learnerPackage,
@@ -16,6 +17,8 @@ import {
 } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
+import { Parts } from '../store/parts';
+import { wantGiven } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
 import { SheetView } from './sheet-view';
 
@@ -36,7 +39,7 @@ import { SheetView } from './sheet-view';
         (comfortChanged)="tried.set($event)"
         (left)="back()"
       />
-    } @else {
+    } @else if (ready()) {
       <main class="empty">
         <h1>Nothing to look at</h1>
         <p>This learner has no version in the plan.</p>
@@ -59,7 +62,21 @@ export class LookAs {
 
   private readonly plan = computed(() => this.work.handOuts()[this.handOutId() ?? '']);
   private readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
-  protected readonly comfort = computed(() => this.tried() ?? this.learner()?.comfort ?? PLAIN_COMFORT);
+  protected readonly comfort = computed(
+    () => this.tried() ?? this.work.comforts()[this.learnerId() ?? '']?.comfort ?? PLAIN_COMFORT,
+  );
+  protected readonly ready = inject(Parts).hold(
+    () => ({ handOutId: this.handOutId() ?? '', familyId: this.family() ?? '', versionId: this.versionId() ?? '' }),
+    async ({ handOutId, familyId, versionId }, want) => {
+      if (handOutId) await wantGiven(handOutId, want, this.work.doc);
+      const plan = this.work.handOuts()[handOutId];
+      const holding = this.work.familyHeads().find((f) => f.versions.some((v) => v.id === versionId))?.id;
+      await want(
+        'families',
+        [plan?.familyId, familyId, holding].flatMap((id) => id || []),
+      );
+    },
+  );
   protected readonly status = computed(() =>
     this.learner() ? `Looking as ${this.learner()?.name} – nothing is kept` : 'Looking as a learner – nothing is kept',
   );
@@ -69,13 +86,13 @@ export class LookAs {
     const learner = this.learner();
     if (!plan) return this.versionAlone();
     const family = this.work.families()[plan.familyId];
-    const given = plan.frozen[plan.given[this.learnerId() ?? ''] ?? ''];
+    const given = frozenFor(plan, this.work.frozen(), this.learnerId() ?? '');
     const seed = `${copyIdOf(plan.id, this.learnerId() ?? '')}.1`;
     if (given) return learnerPackage(plan, given, seed);
     const line = plan.lines.find((l) => l.learnerId === learner?.id);
     if (!family || !learner || !line) return null;
     const values = personalValues(learner, classOf(learner.id, this.work.people()), this.clock.iso());
-    return learnerPackage(plan, freeze(family, line.versionId, this.clock.iso(), values), seed);
+    return learnerPackage(plan, freezeFor(family, line.versionId, this.clock.iso(), values), seed);
   });
 
   constructor() {
@@ -96,7 +113,7 @@ export class LookAs {
       listOf(this.work.families()).find((f) => f.versions.some((v) => v.id === this.versionId()));
     if (!family || !this.versionId()) return null;
     const bare = { id: 'look', title: latest(family).content.title, note: '', way: 'one-each' as const, dueAt: null };
-    return learnerPackage(bare, freeze(family, this.versionId() ?? null, this.clock.iso(), {}));
+    return learnerPackage(bare, freezeFor(family, this.versionId() ?? null, this.clock.iso(), {}));
   }
 
   protected try(id: string, answer: Answer): void {

@@ -31,24 +31,26 @@ const SAYS: Record<CopyState, { readonly state: string; readonly press: string }
         <ul>
           @for (w of session.all(); track w.id) {
             <li class="card">
-              <lv-swatch [swatch]="w.sheet.swatch" [size]="44" />
+              <lv-swatch [swatch]="w.work.swatch" [size]="44" />
               <div class="grow">
-                <h2>{{ w.sheet.title }}</h2>
+                <h2>{{ w.work.title }}</h2>
                 <p>
-                  {{ w.sheet.way === 'to-read' ? 'To read' : says[w.state].state
-                  }}{{ w.sheet.dueAt ? ' · due ' + whenIn(w.sheet.dueAt) : '' }}
+                  {{ w.work.way === 'to-read' ? 'To read' : says[w.state].state
+                  }}{{ w.work.dueAt ? ' · due ' + whenIn(w.work.dueAt) : '' }}
                 </p>
               </div>
               <a
                 class="btn"
                 [class.main]="w.state === 'to start' || w.state === 'working' || w.state === 'another go'"
                 [routerLink]="['/desk/work', w.id]"
-                >{{ w.sheet.way === 'to-read' ? 'Read' : says[w.state].press
-                }}<span class="sr">: {{ w.sheet.title }}</span></a
+                >{{ w.work.way === 'to-read' ? 'Read' : says[w.state].press
+                }}<span class="sr">: {{ w.work.title }}</span></a
               >
             </li>
           } @empty {
-            <li class="card"><p>There is nothing to do right now.</p></li>
+            @if (ready()) {
+              <li class="card"><p>There is nothing to do right now.</p></li>
+            }
           }
         </ul>
       </main>
@@ -89,6 +91,7 @@ const SAYS: Record<CopyState, { readonly state: string; readonly press: string }
 })
 export class MyWork {
   protected readonly session = inject(DeskSession);
+  protected readonly ready = this.session.hold();
   protected readonly says = SAYS;
   protected readonly whenIn = whenIn;
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));

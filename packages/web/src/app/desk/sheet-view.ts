@@ -47,6 +47,9 @@ export class SheetView {
   readonly comment = input('');
   readonly comments = input<Readonly<Record<string, string>>>({});
   readonly answered = output<{ id: string; answer: Answer }>();
+  /** Whether another go can be begun, and why. */
+  readonly again = input<'asked' | 'left' | null>(null);
+  readonly begunAgain = output();
   readonly submitted = output();
   readonly comfortChanged = output<Comfort>();
   readonly left = output();

@@ -1,18 +1,10 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  DestroyRef,
-  effect,
-  inject,
-  input,
-  signal,
-  untracked,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router } from '@angular/router';
 import type { Answer, Comfort } from '@lorvet/core';
-import { Keeper } from '../platform/keeper';
+import { sayOnLeaving } from '../platform/leaving';
+import { Keeper } from '../platform/storage/keeper';
 import { DeskActions } from '../store/actions';
+import { KeepingSync } from '../store/keeping-sync';
 import { WorkspaceStore } from '../store/workspace';
 import { DeskSession } from './desk-session';
 import { SheetView } from './sheet-view';
@@ -24,20 +16,21 @@ const PAUSE_MS = 400;
   selector: 'lv-desk-sheet',
   imports: [SheetView],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(window:pagehide)': 'save()' },
   template: `
     @if (work(); as w) {
       <lv-sheet-view
         [sheet]="w.sheet"
         [answers]="answers()"
-        [comfort]="session.comfort()!"
+        [comfort]="session.comfort()"
         [locked]="w.locked"
         [name]="session.learner()?.name ?? ''"
         [status]="status()"
         [comment]="w.comment"
         [comments]="w.comments"
+        [again]="w.again"
         (answered)="take($event.id, $event.answer)"
         (submitted)="submit()"
+        (begunAgain)="beginAgain()"
         (comfortChanged)="setComfort($event)"
         (left)="leave()"
       />
@@ -49,10 +42,14 @@ export class DeskSheet {
   protected readonly session = inject(DeskSession);
   private readonly store = inject(WorkspaceStore);
   private readonly keeper = inject(Keeper);
+  private readonly sync = inject(KeepingSync);
   private readonly router = inject(Router);
+  protected readonly ready = this.session.hold(() => this.handOutId());
   protected readonly work = computed(() => this.session.of(this.handOutId()));
-  protected readonly answers = signal<Readonly<Record<string, Answer>>>({});
-  private readonly dirty = signal(false);
+  /** What was written since it was last handed on, by item: it stands before what comes from elsewhere. */
+  private readonly written = signal<Readonly<Record<string, Answer>>>({});
+  protected readonly answers = computed(() => ({ ...this.work()?.answers, ...this.written() }));
+  private readonly isDirty = computed(() => Object.keys(this.written()).length > 0);
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   protected readonly status = computed(() => {
@@ -63,46 +60,45 @@ export class DeskSheet {
     if (!this.keeper.saved()) return 'Saving …';
     const { goes } = w.sheet.show;
     if (w.state === 'submitted')
-      return w.locked ? 'Submitted' : `Submitted. You may try again: go ${w.go} of ${goes ?? 1}`;
+      return w.again === 'left' ? `Submitted. You may try again: go ${w.go + 1} of ${goes ?? 1}` : 'Submitted';
     if (w.state === 'complete') return 'Finished';
-    return this.dirty() ? 'Saving …' : 'Saved';
+    return this.isDirty() ? 'Saving …' : 'Saved';
   });
 
   constructor() {
     effect(() => {
-      const work = this.work();
-      if (!work) {
-        void this.router.navigate(['/desk/work'], { replaceUrl: true });
-        return;
-      }
-      // What is being written here stands before what comes from storage.
-      if (!untracked(this.dirty)) this.answers.set(work.answers);
+      if (this.ready() && !this.work())
+        untracked(() => void this.router.navigate(['/desk/work'], { replaceUrl: true }));
     });
-    inject(DestroyRef).onDestroy(() => this.save());
+    sayOnLeaving(() => this.save());
   }
 
   protected take(id: string, answer: Answer): void {
-    this.answers.set({ ...this.answers(), [id]: answer });
-    this.dirty.set(true);
+    this.written.set({ ...this.written(), [id]: answer });
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.save(), PAUSE_MS);
   }
 
   protected save(): void {
     clearTimeout(this.timer);
-    if (!this.dirty()) return;
+    if (!this.isDirty()) return;
     const copy = this.session.answered(this.handOutId(), this.answers());
     if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
-    this.dirty.set(false);
+    this.written.set({});
   }
 
   protected async submit(): Promise<void> {
     clearTimeout(this.timer);
     const copy = this.session.answered(this.handOutId(), this.answers(), true);
-    this.dirty.set(false);
     if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
-    await this.keeper.flush();
-    this.leave();
+    this.written.set({});
+    await this.sync.flush();
+    if (this.keeper.saved()) this.leave();
+  }
+
+  protected beginAgain(): void {
+    const copy = this.session.begunAgain(this.handOutId());
+    if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
   }
 
   protected setComfort(comfort: Comfort): void {

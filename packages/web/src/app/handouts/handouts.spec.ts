@@ -33,15 +33,23 @@ describe('the hand-outs', () => {
     expect(row(title)).toContain('submitted');
   });
 
-  it('one that is removed takes its work with it, and undo brings both back', async () => {
+  it('one that is removed is asked for first, naming the work on it; it waits with it, and undo brings it back', async () => {
     const before = place.work.doc();
     const title = place.work.handOuts()['h-survey']?.title ?? '';
     await place.press(`Remove hand-out ${title}`);
+    expect(place.asked).toMatchObject([{ says: expect.stringContaining('7 submitted, 3 complete') }]);
     expect(row(title)).toBe('');
-    expect(Object.values(place.work.copies()).filter((c) => c.handOutId === 'h-survey')).toEqual([]);
-    expect(Object.keys(place.work.markings()).filter((id) => id.startsWith('h-survey'))).toEqual([]);
-    place.work.undo();
+    expect(place.work.handOuts()['h-survey']).toBeUndefined();
+    expect(Object.values(place.work.removed())).toMatchObject([{ what: 'hand-out', target: 'h-survey' }]);
+    await place.undo();
     expect(place.work.doc()).toEqual(before);
+    expect(row(title)).toContain('submitted');
+  });
+
+  it('a draft with nothing on it is removed without a question', async () => {
+    await place.press('Remove hand-out Mending a puncture');
+    expect(place.asked).toEqual([]);
+    expect(row('Mending a puncture')).toBe('');
   });
 
   it('a new one begins as a draft of the chosen activity, for nobody yet', async () => {

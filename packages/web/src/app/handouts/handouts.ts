@@ -1,12 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { audienceOf, copyIdOf, copyState, coverage, type HandOut, handOutState, latest, listOf } from '@lorvet/core';
+import { audienceOf, coverage, type HandOut, handOutState, holdersOf, type Id } from '@lorvet/core';
 import { Dialog } from 'primeng/dialog';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
+import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
-import { Notice } from '../ui/notice';
+import { afterDrawing } from '../ui/after-drawing';
+import { Removal } from '../ui/removal';
 import { whenIn } from '../ui/when';
 
 /** What has been or will be given out. */
@@ -23,28 +25,21 @@ export class HandOuts {
   protected readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);
-  private readonly notice = inject(Notice);
+  private readonly removal = inject(Removal);
   protected readonly choosing = signal(false);
   protected readonly families = computed(() =>
-    listOf(this.work.families()).map((f) => ({
-      id: f.id,
-      title: latest(f).content.title,
-      versions: f.versions.length,
-    })),
+    this.work.familyHeads().map((f) => ({ id: f.id, title: f.title, versions: f.versions.length })),
   );
   protected readonly rows = computed(() => {
     const now = this.clock.local();
     const people = this.work.people();
-    return listOf(this.work.handOuts())
+    const { familyHeads, states: all } = this.work.index();
+    return this.work
+      .handOutHeads()
       .map((h) => {
-        const family = this.work.families()[h.familyId];
-        const audience = audienceOf(h, people);
+        const learners = h.state === 'draft' ? audienceOf(h, people).length : holdersOf(h).length;
         const state = handOutState(h, now);
-        const checks =
-          state === 'draft' && family ? coverage(h, family, people, now).filter((c) => c.level === 'mend').length : 0;
-        const states = Object.keys(h.given).map((id) =>
-          copyState(h, this.work.copies()[copyIdOf(h.id, id)], this.work.markings()[copyIdOf(h.id, id)], now),
-        );
+        const states = Object.values(all[h.id]?.states ?? {});
         const parts = [
           ...people.classes.filter((c) => h.classIds.includes(c.id)),
           ...people.groups.filter((g) => h.groupIds.includes(g.id)),
@@ -52,33 +47,63 @@ export class HandOuts {
         return {
           h,
           state,
-          who: parts.join(' + ') || (audience.length ? 'single learners' : 'nobody yet'),
-          learners: audience.length,
+          who: parts.join(' + ') || (learners ? 'single learners' : 'nobody yet'),
+          learners,
           opens: h.opensAt ? whenIn(h.opensAt) : 'at once',
           due: h.dueAt ? whenIn(h.dueAt) : 'no date',
-          checks,
+          checks: this.toMend()[h.id] ?? 0,
           submitted: states.filter((s) => s === 'submitted').length,
           complete: states.filter((s) => s === 'complete').length,
-          gone: !family,
+          gone: !familyHeads[h.familyId],
         };
       })
-      .reverse();
+      .reverse()
+      .sort((a, b) => b.h.createdAt.localeCompare(a.h.createdAt));
   });
+  /** The plans that are not given out yet, with their activities: what is wrong with them is looked for. */
+  private readonly draftIds = computed(() => this.work.handOutHeads().flatMap((h) => (h.state === 'draft' ? [h] : [])));
+  protected readonly draftsHere = inject(Parts).hold(this.draftIds, async (drafts, want) => {
+    await want(
+      'handOuts',
+      drafts.map((h) => h.id),
+    );
+    await want(
+      'families',
+      drafts.map((h) => h.familyId),
+    );
+  });
+  private readonly toMend = afterDrawing(
+    computed((): Readonly<Record<Id, number>> => {
+      if (!this.draftsHere()) return {};
+      const now = this.clock.local();
+      const people = this.work.people();
+      return Object.fromEntries(
+        this.draftIds().flatMap(({ id }) => {
+          const plan = this.work.handOuts()[id];
+          const family = plan && this.work.families()[plan.familyId];
+          if (!family) return [];
+          return [[id, coverage(plan, family, people, now).filter((c) => c.level === 'mend').length] as const];
+        }),
+      );
+    }),
+    {},
+  );
 
   constructor() {
     effect(() => {
       const id = this.family();
-      if (id && this.work.families()[id]) this.begin(id, true);
+      if (id && this.work.index().familyHeads[id]) untracked(() => this.begin(id, true));
     });
   }
 
   protected begin(familyId: string, replaceUrl = false): void {
-    const family = this.work.families()[familyId];
-    if (!family) return;
+    const head = this.work.index().familyHeads[familyId];
+    if (!head) return;
     const handOut: HandOut = {
       id: this.clock.newId(),
+      createdAt: this.clock.iso(),
       familyId,
-      title: latest(family).content.title,
+      title: head.title,
       way: 'one-each',
       note: '',
       classIds: [],
@@ -91,14 +116,12 @@ export class HandOuts {
       state: 'draft',
       givenAt: null,
       given: {},
-      frozen: {},
     };
     this.work.dispatch(HandOutActions.planChanged({ handOut, label: `new hand-out “${handOut.title}”` }));
     void this.router.navigate(['/hand-outs', handOut.id], { replaceUrl });
   }
 
-  protected remove(h: HandOut): void {
-    this.work.dispatch(HandOutActions.removed({ id: h.id, title: h.title }));
-    this.notice.done('Hand-out removed', 'With its work and marks. Undo brings all of it back.');
+  protected remove(id: Id): void {
+    void this.removal.remove('hand-out', id);
   }
 }

@@ -18,7 +18,7 @@ describe('the loom', () => {
   it('has a row for each learner of the audience and a column for the master and every version', () => {
     const host = place.fixture.nativeElement as HTMLElement;
     const heads = [...host.querySelectorAll('thead th')].map((h) => h.textContent?.trim());
-    expect(heads.slice(2, 6)).toEqual(['Master', 'WSupported', 'FCore', 'HExtended']);
+    expect(heads.slice(2, 6)).toEqual(['SMaster', 'WSupported', 'FCore', 'HExtended']);
     expect(host.querySelectorAll('tbody tr:not(.band)')).toHaveLength(23);
   });
 
@@ -28,7 +28,7 @@ describe('the loom', () => {
     expect(versionsOf('l-jory')).toEqual(['pun-ext']);
     await place.press('Take the version of Jory S. away');
     expect(versionsOf('l-jory')).toEqual([]);
-    place.work.undo();
+    await place.undo();
     expect(versionsOf('l-jory')).toEqual(['pun-ext']);
   });
 

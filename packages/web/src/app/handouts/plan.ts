@@ -17,6 +17,8 @@ import {
 import { Popover } from 'primeng/popover';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
+import { Parts } from '../store/parts';
+import { wantFamily, wantGiven } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
@@ -40,6 +42,15 @@ export class Plan {
   protected readonly plan = computed<HandOut | undefined>(() => this.work.handOuts()[this.id()]);
   protected readonly family = computed(() => this.work.families()[this.plan()?.familyId ?? '']);
   protected readonly people = this.work.people;
+  /** Whether the plan and its activity have come, if they are there. */
+  protected readonly ready = inject(Parts).hold(
+    () => this.id() || null,
+    async (id, want) => {
+      await wantGiven(id, want, this.work.doc);
+      const plan = this.work.handOuts()[id];
+      if (plan) await wantFamily(plan.familyId, want, this.work.doc);
+    },
+  );
   protected readonly state = computed(() => {
     const plan = this.plan();
     return plan ? handOutState(plan, this.clock.local()) : 'draft';
@@ -49,7 +60,7 @@ export class Plan {
     const family = this.family();
     if (!family) return [];
     return [
-      { id: null as Id | null, name: 'Master', swatch: null },
+      { id: null as Id | null, name: 'Master', swatch: family.swatch },
       ...versionTree(family).map(({ version: v }) => ({ id: v.id as Id | null, name: v.name, swatch: v.swatch })),
     ];
   });

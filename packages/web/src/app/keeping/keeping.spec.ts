@@ -1,22 +1,36 @@
-import { TestBed } from '@angular/core/testing';
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { emptyWorkspace, type Workspace } from '@lorvet/core';
-import { Backup } from '../platform/backup';
-import type { BackupReading } from '../platform/workers/backup.worker';
+import { TestBed } from '@angular/core/testing';
+import { type Learner, type SchoolClass, type Workspace, writeBackup } from '@lorvet/core';
+import { demoWorkspace } from '@lorvet/core/demo';
+import { Asides } from '../platform/storage/asides';
+import { Keeper } from '../platform/storage/keeper';
+import { KeepingSync } from '../store/keeping-sync';
+import { Removing } from '../store/removing';
 import { DemoPlace } from '../testing/demo-place';
+import { DEMO_DAY } from '../testing/kept-demo';
 import { Keeping } from './keeping';
 
+const demo = demoWorkspace(DEMO_DAY);
 let place: DemoPlace<Keeping>;
-const doc = (): Workspace => place.work.doc();
-/** Chooses a file whose reading comes to this; the way through the worker is driven in the interface tests. */
-async function choose(read: BackupReading): Promise<void> {
-  TestBed.inject(Backup).read = () => Promise.resolve(read);
-  const field = document.querySelector<HTMLInputElement>('input[type=file]');
+const heads = () => place.work.familyHeads().map((f) => f.title);
+
+async function choose(bytes: Uint8Array, name = 'mine.zip'): Promise<void> {
+  const field = document.querySelector<HTMLInputElement>('lv-backups input[type=file]');
   if (!field) throw new Error('There is no way to choose a file.');
-  Object.defineProperty(field, 'files', { value: [new File(['x'], 'mine.zip')], configurable: true });
+  Object.defineProperty(field, 'files', { value: [new File([bytes as BlobPart], name)], configurable: true });
   field.dispatchEvent(new Event('change'));
   await place.rest();
+  await place.rest();
 }
+const small: Workspace = {
+  ...demo,
+  families: {},
+  handOuts: {},
+  frozen: {},
+  copies: {},
+  markings: {},
+  learners: { 'l-jory': demo.learners['l-jory'] as Learner },
+};
 
 describe('keeping', () => {
   beforeEach(async () => {
@@ -24,41 +38,113 @@ describe('keeping', () => {
   });
 
   it('a backup that was read changes nothing before it is said; then one undo brings back what was', async () => {
-    const before = doc();
-    await choose({ ok: true, workspace: emptyWorkspace(), at: '2026-11-20T08:00:00.000Z' });
-    expect(doc()).toBe(before);
-    expect(place.text).toContain('0 activities, 0 learners');
+    await choose(writeBackup(small, '2026-11-20T08:00:00.000Z'));
+    expect(heads()).toHaveLength(4);
+    expect(place.text).toContain('0 activities, 1 learner');
     await place.press('Restore it');
-    expect(doc()).toEqual(emptyWorkspace());
-    place.work.undo();
-    expect(doc()).toEqual(before);
+    expect(heads()).toEqual([]);
+    expect(Object.keys(place.work.doc().learners)).toEqual(['l-jory']);
+    expect(place.text).toContain('Everything that was here before');
+    await place.undo();
+    expect(heads()).toHaveLength(4);
+    expect(Object.keys(place.work.doc().learners)).toHaveLength(23);
+    await place.redo();
+    expect(heads()).toEqual([]);
   });
 
   it('one that is none is named with what is wrong, and can be followed by another', async () => {
-    const before = doc();
-    await choose({ ok: false, message: 'This ZIP file is not a Lorvet backup.', details: ['families › 3: no title'] });
-    expect(place.text).toContain('mine.zip');
-    expect(place.text).toContain('families › 3: no title');
+    const wrong = { ...small, learners: { x: { ...small.learners['l-jory'], name: 7 } } } as unknown as Workspace;
+    await choose(writeBackup(wrong, ''));
+    expect(place.text).toContain('mine.zip cannot be restored');
+    expect(place.text).toContain('learners, record 1: name');
     expect(place.has('button', 'Restore it')).toBe(false);
-    await choose({ ok: true, workspace: before, at: '2026-11-20T08:00:00.000Z' });
-    expect(place.text).not.toContain('no title');
+    await choose(writeBackup(small, ''));
+    expect(place.text).not.toContain('cannot be restored');
     expect(place.has('button', 'Restore it')).toBe(true);
-    expect(doc()).toBe(before);
+    expect(heads()).toHaveLength(4);
   });
 
-  it('a backup that cannot be written is said, and nothing is lost', async () => {
-    const before = doc();
-    TestBed.inject(Backup).write = () => Promise.reject(new Error('no room'));
-    await place.press('Save a backup');
-    expect(doc()).toBe(before);
-    expect(place.has('button', 'Save a backup')).toBe(true);
-  });
-
-  it('starting empty and laying the demo out are steps like any other', async () => {
-    const before = doc();
+  it('emptying everything asks for a word, and puts it away where it comes back from', async () => {
     await place.press('Start empty');
-    expect(doc()).toEqual(emptyWorkspace());
-    place.work.undo();
-    expect(doc()).toEqual(before);
+    expect(heads()).toHaveLength(4);
+    expect(place.button('Put all away and start empty').disabled).toBe(true);
+    await place.write(/^Type/, 'Empty');
+    place.field(/^Type/).form?.dispatchEvent(new Event('submit', { cancelable: true }));
+    await place.rest();
+    expect(heads()).toEqual([]);
+    expect(place.text).toContain('4 activities, 23 learners, 4 hand-outs, 13 pieces of work');
+    await place.press(/^Put back 4 activities/);
+    expect(heads()).toHaveLength(4);
+  });
+});
+
+describe('what was removed', () => {
+  beforeEach(async () => {
+    place = await DemoPlace.open(Keeping);
+  });
+
+  it('is named with what went along, and comes back whole', async () => {
+    const slip = place.work.index().slips['l-jory'];
+    await TestBed.inject(Removing).remove('hand-out', 'h-survey');
+    await TestBed.inject(KeepingSync).flush();
+    await place.rest();
+    expect(place.work.handOutHeads().map((h) => h.id)).not.toContain('h-survey');
+    expect(place.work.index().slips['l-jory']?.works['h-survey']).toBeUndefined();
+    expect(place.text).toMatch(/Rock-pool survey ?hand-out · 3 begun, 7 submitted, 3 complete/);
+    await place.press('Put back Rock-pool survey');
+    expect(place.work.handOutHeads().map((h) => h.id)).toContain('h-survey');
+    expect(place.work.index().slips['l-jory']).toEqual(slip);
+    expect(place.work.removed()).toEqual({});
+  });
+
+  it('is gone for good only after it was asked, with its work', async () => {
+    await TestBed.inject(Removing).remove('hand-out', 'h-survey');
+    await place.rest();
+    await place.press('Let go of Rock-pool survey');
+    expect(place.asked.map((q) => q.title)).toEqual(['Let go of “Rock-pool survey”?']);
+    await TestBed.inject(KeepingSync).flush();
+    const keeper = TestBed.inject(Keeper);
+    expect(await keeper.read('handOuts', 'h-survey')).toBeUndefined();
+    expect(await keeper.read('copies', 'h-survey.l-jory')).toBeUndefined();
+    expect(await keeper.read('markings', 'h-survey.l-jory')).toBeUndefined();
+    expect(place.work.removed()).toEqual({});
+  });
+});
+
+describe('what was set aside', () => {
+  it('is mended where its fault is known, and put back; its first form stays until it is let go', async () => {
+    place = await DemoPlace.open(Keeping);
+    const heron = demo.classes['c-heron'] as SchoolClass;
+    const many = { ...heron, id: 'c-many', learnerIds: Array.from({ length: 201 }, (_, i) => `l${i}`) };
+    const asides = TestBed.inject(Asides);
+    await asides.put('classes/c-many', 'learnerIds: too many', { format: 3, rev: 1, place: 1, data: many }, false);
+    await asides.put('learners/l-jory', 'name: no text', { ...demo.learners['l-jory'], name: 7 }, false);
+    await place.rest();
+    await place.press('Mend … a learner’s card');
+    expect(place.text).toContain('What is wrong with it is not known');
+    await place.press('Mend … a class');
+    expect(place.text).toContain('201 learners are in 2 parts now');
+    await place.press('Put it back');
+    expect(place.work.doc().classes['c-many-2']?.learnerIds).toEqual(['l200']);
+    expect(asides.all()).toHaveLength(2);
+    await place.press('Let it go: a class');
+    expect(asides.all()).toHaveLength(1);
+    await place.undo();
+    expect(place.work.doc().classes['c-many']).toBeUndefined();
+  });
+});
+
+describe('room', () => {
+  it('says what takes it, clears what nothing uses after asking, and one undo brings it back', async () => {
+    const lone = { id: 'sha256-lone', mime: 'image/png' as const, name: 'lone.png', data: new Uint8Array(10) };
+    place = await DemoPlace.open(Keeping, { change: (w) => ({ ...w, assets: { ...w.assets, [lone.id]: lone } }) });
+    await place.press('See what takes the room');
+    expect(place.text).toContain('8 pictures, sounds and documents');
+    await place.press(/^Clear 1 that nothing uses/);
+    expect(place.asked).toHaveLength(1);
+    expect(place.work.assets()[lone.id]).toBeUndefined();
+    expect(place.text).toContain('Everything is in use');
+    await place.undo();
+    expect(place.work.assets()[lone.id]?.name).toBe('lone.png');
   });
 });

@@ -34,7 +34,7 @@ describe('a class list', () => {
     const puffin = place.work.people().classes.find((c) => c.name === 'Puffin');
     expect(puffin?.learnerIds).toHaveLength(2);
     expect(place.work.people().learners.find((l) => l.name === 'Morwen P.')?.needs.supports).toEqual(['word bank']);
-    place.work.undo();
+    await place.undo();
     expect(names()).toEqual(before);
     expect(place.work.people().classes.some((c) => c.name === 'Puffin')).toBe(false);
   });

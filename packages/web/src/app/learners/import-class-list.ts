@@ -7,7 +7,6 @@ import {
   EMPTY_NEEDS,
   mapClassList,
   NO_PERSON,
-  PLAIN_COMFORT,
   Problem,
   readClassTable,
 } from '@lorvet/core';
@@ -122,7 +121,6 @@ export class ImportClassList {
           interests: [...l.interests],
           languages: [...l.languages],
         },
-        comfort: PLAIN_COMFORT,
         ...NO_PERSON,
       },
       className: l.class,

@@ -41,7 +41,7 @@ describe('the learners', () => {
     await place.rest();
     expect(groupsOf('Tegen B.')).toEqual(['Anemones']);
     expect(names()).toContain('Tegen B.');
-    place.work.undo();
+    await place.undo();
     await place.rest();
     expect(names()).not.toContain('Tegen B.');
     expect(groupsOf('Tegen B.')).toEqual([]);
@@ -57,7 +57,7 @@ describe('the learners', () => {
     for (const part of [...now.classes, ...now.groups]) expect(part.learnerIds).not.toContain(corin);
     for (const h of listOf(place.work.handOuts()))
       if (h.state === 'draft') expect(h.lines.map((l) => l.learnerId)).not.toContain(corin);
-    place.work.undo();
+    await place.undo();
     const again = place.work.people();
     expect([again.classes, again.groups]).toEqual([before.classes, before.groups]);
     expect(again.learners.find((l) => l.id === corin)).toEqual(before.learners.find((l) => l.id === corin));
@@ -77,7 +77,7 @@ describe('the learners', () => {
     await place.press('Remove group');
     expect(place.work.people().groups.map((g) => g.name)).not.toContain('Sea stars');
     expect(names()).toHaveLength(23);
-    place.work.undo();
+    await place.undo();
     expect(groupsOf('Perran D.')).toContain('Sea stars');
   });
 });

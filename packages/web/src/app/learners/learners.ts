@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { EMPTY_NEEDS, type Group, type Learner, NO_PERSON, PLAIN_COMFORT, type SchoolClass } from '@lorvet/core';
+import { EMPTY_NEEDS, type Group, type Learner, NO_PERSON, type SchoolClass } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
+import { Removal } from '../ui/removal';
 import { ImportClassList } from './import-class-list';
 import { NeedsCardForm, type SavedCard } from './needs-card';
 
@@ -20,6 +21,7 @@ export class Learners {
   protected readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
+  private readonly removal = inject(Removal);
   protected readonly people = this.work.people;
   protected readonly part = signal<string>('');
   protected readonly chosen = signal<string | null>(null);
@@ -65,7 +67,7 @@ export class Learners {
   });
 
   protected add(): void {
-    this.fresh.set({ id: this.clock.newId(), name: '', ...NO_PERSON, needs: EMPTY_NEEDS, comfort: PLAIN_COMFORT });
+    this.fresh.set({ id: this.clock.newId(), name: '', ...NO_PERSON, needs: EMPTY_NEEDS });
   }
 
   protected open(id: string): void {
@@ -82,9 +84,9 @@ export class Learners {
   }
 
   protected remove(learner: Learner): void {
-    this.work.dispatch(LearnersActions.learnerRemoved({ id: learner.id, name: learner.name }));
-    this.chosen.set(null);
-    this.notice.done(`${learner.name} was removed`, 'Undo brings the card back. Work that was submitted stays.');
+    void this.removal.remove('learner', learner.id).then((done) => {
+      if (done) this.chosen.set(null);
+    });
   }
 
   protected addPart(kind: 'class' | 'group', name: string): void {
@@ -107,9 +109,8 @@ export class Learners {
   protected removePart(): void {
     const part = this.shownPart();
     if (!part) return;
-    const named = { id: part.id, name: part.name };
-    this.work.dispatch('purpose' in part ? LearnersActions.groupRemoved(named) : LearnersActions.classRemoved(named));
-    this.part.set('');
-    this.notice.done(`“${part.name}” was removed`, 'Its learners are still here. Undo brings it back.');
+    void this.removal.remove('purpose' in part ? 'group' : 'class', part.id).then((done) => {
+      if (done) this.part.set('');
+    });
   }
 }

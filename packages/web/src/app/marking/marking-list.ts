@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { copyIdOf, copyState, listOf } from '@lorvet/core';
+import { type CopyState, holdersOf, stateNow } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
 import { whenIn } from '../ui/when';
@@ -69,17 +69,21 @@ export class MarkingList {
   protected readonly whenIn = whenIn;
   protected readonly rows = computed(() => {
     const now = this.clock.local();
-    return listOf(this.work.handOuts())
+    const { states } = this.work.index();
+    return this.work
+      .handOutHeads()
       .filter((h) => h.state === 'given')
       .reverse()
+      .sort((a, b) => (b.givenAt ?? '').localeCompare(a.givenAt ?? ''))
       .map((h) => {
-        const counts = new Map<string, number>();
-        for (const id of Object.keys(h.given)) {
-          const key = copyIdOf(h.id, id);
-          const state = copyState(h, this.work.copies()[key], this.work.markings()[key], now);
+        const counts = new Map<CopyState, number>();
+        const here = states[h.id]?.states ?? {};
+        const learners = holdersOf(h);
+        for (const id of learners) {
+          const state = stateNow(h, here[id], now);
           counts.set(state, (counts.get(state) ?? 0) + 1);
         }
-        return { h, n: Object.keys(h.given).length, states: [...counts].map(([state, count]) => ({ state, count })) };
+        return { h, n: learners.length, states: [...counts].map(([state, count]) => ({ state, count })) };
       });
   });
 }

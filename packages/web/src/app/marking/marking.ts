@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  forLearner,
   alignedItems,
+  type Answer,
+  forLearner,
+  frozenFor,
   contentAddress,
   copyIdOf,
   copyState,
@@ -23,6 +25,8 @@ import {
 } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { MarkingActions } from '../store/actions';
+import { Parts } from '../store/parts';
+import { wantWork } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
@@ -75,17 +79,31 @@ export class MarkingGrid {
   protected readonly chosen = signal<{ row: number; column: number }>({ row: 0, column: 0 });
   protected readonly whole = signal(false);
 
+  protected readonly ready = inject(Parts).hold(
+    () => this.id() || null,
+    async (id, want) => {
+      await wantWork(id, want, this.work.doc);
+      const h = this.work.handOuts()[id];
+      if (h) await want('families', [h.familyId]);
+    },
+  );
   protected readonly handOut = computed(() => this.work.handOuts()[this.id()]);
+  /** The activities that were given out, each once. */
+  private readonly frozen = computed(() =>
+    [...new Set(Object.values(this.handOut()?.given ?? {}).map((g) => g.frozen))].flatMap(
+      (id) => this.work.frozen()[id] ?? [],
+    ),
+  );
   protected readonly family = computed(() => this.work.families()[this.handOut()?.familyId ?? '']);
   protected readonly columns = computed(() => {
     const family = this.family();
     const h = this.handOut();
     if (!h) return [];
     const items = family
-      ? alignedItems(family, h)
+      ? alignedItems(family, this.frozen())
       : [
           ...new Map(
-            Object.values(h.frozen).flatMap((f) =>
+            this.frozen().flatMap((f) =>
               itemsOf(f.content).map((i) => [i.id, { id: i.id, words: i.prompt, added: false }]),
             ),
           ).values(),
@@ -103,8 +121,8 @@ export class MarkingGrid {
     if (!h) return [];
     const now = this.clock.local();
     const people = this.work.people();
-    return Object.entries(h.given).flatMap(([learnerId, hash]) => {
-      const frozen = h.frozen[hash];
+    return Object.keys(h.given).flatMap((learnerId) => {
+      const frozen = frozenFor(h, this.work.frozen(), learnerId);
       if (!frozen) return [];
       const id = copyIdOf(h.id, learnerId);
       const copy = this.work.copies()[id];
@@ -142,14 +160,7 @@ export class MarkingGrid {
     const h = this.handOut();
     const cell = this.cell();
     if (!row || !family || !h || !cell) return null;
-    const copy = row.copy ?? {
-      id: '',
-      handOutId: h.id,
-      learnerId: row.learnerId,
-      frozen: h.given[row.learnerId] ?? '',
-      goes: [],
-    };
-    return lineageOf(family, h, copy, cell.item.id) ?? null;
+    return lineageOf(family, row.frozen, row.copy ?? { goes: [] }, cell.item.id) ?? null;
   });
   /** How everybody did on the chosen question, over all its wordings. */
   protected readonly across = computed(() => {
@@ -177,9 +188,15 @@ export class MarkingGrid {
   private detail(row: ReturnType<typeof this.rows>[number], item: ItemBlock) {
     const answer = row.go?.answers[item.id];
     const mark = markThatCounts(item, answer, row.response);
-    const before = (row.copy?.goes ?? []).slice(0, -1).flatMap((g) => {
-      const a = g.answers[item.id];
-      return a ? [{ n: g.n, words: itemRules(item).answerWords(item, a) }] : [];
+    const words = (a: Answer) => itemRules(item).answerWords(item, a);
+    const before = (row.copy?.goes ?? []).flatMap((g) => {
+      const a = g === row.go ? undefined : g.answers[item.id];
+      // Written in two places at once: what the later answer took the place of.
+      const overtaken = (g.earlier ?? []).filter((e) => e.item === item.id);
+      return [
+        ...overtaken.map((e) => ({ says: `Go ${g.n}, before`, words: words(e.answer) })),
+        ...(a ? [{ says: `Go ${g.n}`, words: words(a) }] : []),
+      ];
     });
     return {
       item,

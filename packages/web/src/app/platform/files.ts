@@ -1,6 +1,8 @@
-import { type Asset, ASSET_MIMES, base64, fromBase64 } from '@lorvet/core';
+import { ASSET_MIMES } from '@lorvet/core';
+import type { KeptAsset } from './storage/kept-asset';
 
-export type Taken = Asset | { problem: string };
+type Mime = KeptAsset['mime'];
+export type Taken = KeptAsset | { problem: string };
 
 /** A larger picture is made smaller on the way in: enough for print at full page width. */
 export const MOST_PIXELS = 1800;
@@ -9,14 +11,15 @@ const MOST_BYTES = 24 * 1024 * 1024;
 /** Beyond this a picture is not even opened. */
 const MOST_PICTURE_BYTES = 80 * 1024 * 1024;
 
-export async function assetOf(bytes: Uint8Array, mime: Asset['mime'], name: string): Promise<Asset> {
-  const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as BufferSource));
+/** Bytes as an asset under their content's address. */
+export async function assetOf(from: Blob | Uint8Array, mime: Mime, name: string): Promise<KeptAsset> {
+  const data = new Blob([from as BlobPart], { type: mime });
+  const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', await data.arrayBuffer()));
   const id = `sha256-${[...hash].map((b) => b.toString(16).padStart(2, '0')).join('')}`;
-  return { id, mime, name: name.slice(0, 200), data: base64(bytes) };
+  return { id, mime, name: name.slice(0, 200), data };
 }
 
-const knownMime = (type: string): Asset['mime'] | undefined => ASSET_MIMES.find((m) => m === type.split(';')[0]);
-const bytesOf = async (blob: Blob): Promise<Uint8Array> => new Uint8Array(await blob.arrayBuffer());
+const knownMime = (type: string): Mime | undefined => ASSET_MIMES.find((m) => m === type.split(';')[0]);
 
 /**
  * A picture file as an asset under its content's address; a sentence for the teacher where it cannot be one. Large
@@ -32,7 +35,7 @@ export async function readPicture(file: Blob & { name?: string }): Promise<Taken
   if (mime === 'image/svg+xml' || mime === 'image/gif')
     return file.size > 4 * 1024 * 1024
       ? { problem: `“${name}” is larger than 4 MB. Save it as PNG or JPEG and choose it again.` }
-      : await assetOf(await bytesOf(file), mime, name);
+      : await assetOf(file, mime, name);
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
@@ -42,7 +45,7 @@ export async function readPicture(file: Blob & { name?: string }): Promise<Taken
   const scale = Math.min(1, MOST_PIXELS / Math.max(bitmap.width, bitmap.height));
   if (scale === 1 && file.size <= SMALL_BYTES && mime !== 'image/jpeg') {
     bitmap.close();
-    return await assetOf(await bytesOf(file), mime, name);
+    return await assetOf(file, mime, name);
   }
   const canvas = new OffscreenCanvas(Math.round(bitmap.width * scale), Math.round(bitmap.height * scale));
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
@@ -50,7 +53,7 @@ export async function readPicture(file: Blob & { name?: string }): Promise<Taken
   const small = await canvas.convertToBlob(
     mime === 'image/png' ? { type: 'image/webp', quality: 0.9 } : { type: 'image/jpeg', quality: 0.85 },
   );
-  return await assetOf(await bytesOf(small), knownMime(small.type) ?? 'image/png', name);
+  return await assetOf(small, knownMime(small.type) ?? 'image/png', name);
 }
 
 /** A sound, video or PDF file as an asset. */
@@ -64,19 +67,5 @@ export async function readMedia(file: Blob & { name?: string }, what: 'sound' | 
     };
   if (file.size > MOST_BYTES)
     return { problem: `“${name}” is larger than 24 MB. Make it shorter or smaller, then choose it again.` };
-  return await assetOf(await bytesOf(file), mime, name);
+  return await assetOf(file, mime, name);
 }
-
-/** Only ever the source of an <img>, where no script of an SVG can run. */
-export const pictureUrl = (asset: Asset): string => `data:${asset.mime};base64,${asset.data}`;
-
-const urls = new Map<string, string>();
-
-/** An address for a player or a download: made once an asset, for a data: address of many megabytes is slow. */
-export function assetUrl(asset: Asset): string {
-  let url = urls.get(asset.id);
-  if (!url) urls.set(asset.id, (url = URL.createObjectURL(assetBlob(asset))));
-  return url;
-}
-
-export const assetBlob = (asset: Asset): Blob => new Blob([fromBase64(asset.data)], { type: asset.mime });

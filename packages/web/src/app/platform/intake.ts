@@ -1,8 +1,8 @@
-import type { Asset } from '@lorvet/core';
 import type { BadLine, ReadQuestion } from '@lorvet/core/intake';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { IntakeApi, Told } from './workers/intake.worker';
 import { makeIntakeWorker } from './workers/make-worker';
+import type { KeptAsset } from './storage/kept-asset';
 
 const QUESTIONS_AT_ONCE = 500;
 
@@ -37,7 +37,7 @@ export class Intake {
     return await this.run((api) => api.thumb(n, pixels));
   }
 
-  async pagePicture(n: number): Promise<Asset> {
+  async pagePicture(n: number): Promise<KeptAsset> {
     return await this.run((api) => api.pagePicture(n));
   }
 

@@ -1,4 +1,4 @@
-import { type Content, type Family, FAMILY_FORMAT, type Id, latest } from '@lorvet/core';
+import { type Content, type Family, FAMILY_FORMAT, type Id, latest, swatchFrom } from '@lorvet/core';
 
 export interface Begun {
   readonly title: string;
@@ -17,7 +17,8 @@ export function newFamily(begun: Begun, at: string, author: string, newId: () =>
     pages: [{ id: newId(), title: 'Page 1', orientation: 'portrait', blocks: [] }],
   };
   const first = { n: 1, at, author, note: 'Begun', content };
-  return { format: FAMILY_FORMAT, id: newId(), createdAt: at, revisions: [first], versions: [] };
+  const id = newId();
+  return { format: FAMILY_FORMAT, id, createdAt: at, swatch: swatchFrom(id), revisions: [first], versions: [] };
 }
 
 /** A family of its own with the same master and versions, and no history and no learner's work. */
@@ -29,6 +30,7 @@ export function duplicateFamily(family: Family, at: string, author: string, newI
     format: FAMILY_FORMAT,
     id: newId(),
     createdAt: at,
+    swatch: family.swatch,
     revisions: [{ n: 1, at, author, note: `Copied from “${now.content.title}”, revision ${now.n}`, content }],
     versions: family.versions.map((v) => ({
       ...v,

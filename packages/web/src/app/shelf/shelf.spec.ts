@@ -2,8 +2,8 @@ import { TestBed } from '@angular/core/testing';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { derive, type Family, latest } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
-import { Backup } from '../platform/backup';
-import type { FamilyReading } from '../platform/workers/backup.worker';
+import { Packs } from '../store/packs';
+import type { FamilyReading } from '../platform/workers/pack.worker';
 import { DemoPlace } from '../testing/demo-place';
 import { duplicateFamily, newFamily } from './new-family';
 import { Shelf } from './shelf';
@@ -39,7 +39,7 @@ describe('the Shelf', () => {
     const before = place.family('puncture');
     await place.press('Remove Mending a puncture');
     expect(place.work.families()['puncture']).toBeUndefined();
-    place.work.undo();
+    await place.undo();
     expect(place.family('puncture')).toBe(before);
   });
 
@@ -55,7 +55,7 @@ describe('what comes onto the Shelf', () => {
     place = await DemoPlace.open(Shelf);
   });
   const choose = async (read: FamilyReading) => {
-    TestBed.inject(Backup).readFamily = () => Promise.resolve(read);
+    TestBed.inject(Packs).readFamily = () => Promise.resolve(read);
     const field = place.field('Family from a file');
     Object.defineProperty(field, 'files', { value: [new File(['x'], 'theirs.zip')], configurable: true });
     field.dispatchEvent(new Event('change'));
@@ -81,11 +81,11 @@ describe('what comes onto the Shelf', () => {
   it('a family from a file stands beside what is there, with its pictures, and goes with one undo', async () => {
     const before = place.work.doc();
     const family = { ...(before.families['rock-pool'] as Family), id: 'theirs' };
-    const asset = { id: 'sha256-x', name: 'x.svg', mime: 'image/svg+xml' as const, data: '' };
+    const asset = { id: 'sha256-x', name: 'x.svg', mime: 'image/svg+xml' as const, data: new Blob(['x']) };
     await choose({ ok: true, family, assets: [asset] });
     expect(Object.keys(place.work.families())).toContain('theirs');
     expect(place.work.assets()['sha256-x']).toEqual(asset);
-    place.work.undo();
+    await place.undo();
     expect(place.work.doc()).toEqual(before);
   });
 

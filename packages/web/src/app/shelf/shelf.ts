@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Family, latest, learnersWith, listOf, plainWords, versionTree } from '@lorvet/core';
+import { type Id, latest, learnersWith, plainWords } from '@lorvet/core';
 import { Dialog } from 'primeng/dialog';
-import { Backup } from '../platform/backup';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { BringActions, ShelfActions } from '../store/actions';
-import { upkeepWaiting } from '../store/selectors';
+import { Packs } from '../store/packs';
 import { WorkspaceStore } from '../store/workspace';
 import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
+import { Removal } from '../ui/removal';
 import { SwatchMark } from '../ui/swatch';
 import { duplicateFamily, newFamily } from './new-family';
 
@@ -27,36 +27,30 @@ export class Shelf {
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);
   private readonly notice = inject(Notice);
-  private readonly files = inject(Backup);
+  private readonly removal = inject(Removal);
+  private readonly files = inject(Packs);
   protected readonly problem = signal<{ name: string; message: string; details: readonly string[] } | null>(null);
   protected readonly query = signal('');
   protected readonly beginning = signal(false);
 
   private readonly all = computed(() => {
-    const handOuts = listOf(this.work.handOuts());
+    const handOuts = this.work.handOutHeads();
     const people = this.work.people();
-    return listOf(this.work.families()).map((family) => {
-      const { content, n, at } = latest(family);
-      const holders = learnersWith(handOuts, family.id);
-      const classes = people.classes.filter((c) => c.learnerIds.some((id) => holders.includes(id))).map((c) => c.name);
+    return this.work.familyHeads().map((head) => {
+      const holders = new Set(learnersWith(handOuts, head.id));
+      const classes = people.classes.filter((c) => c.learnerIds.some((id) => holders.has(id))).map((c) => c.name);
       return {
-        family,
-        content,
-        revision: n,
-        at,
-        on: at.slice(0, 10),
-        versions: versionTree(family).map((t) => t.version),
-        holders: holders.length,
+        ...head,
+        on: head.revisedAt.slice(0, 10),
+        holders: holders.size,
         classes: classes.join(', '),
-        waiting: upkeepWaiting(family),
-        pages: content.pages.length,
         words: plainWords(
           [
-            content.title,
-            content.subject,
-            content.ages,
-            ...content.objectives.map((o) => o.text),
-            ...family.versions.map((v) => v.name),
+            head.title,
+            head.subject,
+            head.ages,
+            ...head.objectives.map((o) => o.text),
+            ...head.versions.map((v) => v.name),
           ].join(' '),
         ),
       };
@@ -66,7 +60,7 @@ export class Shelf {
     const asked = plainWords(this.query()).split(' ').filter(Boolean);
     return this.all()
       .filter((x) => asked.every((w) => x.words.includes(w)))
-      .sort((a, b) => b.at.localeCompare(a.at));
+      .sort((a, b) => b.revisedAt.localeCompare(a.revisedAt));
   });
   protected readonly any = computed(() => this.all().length > 0);
 
@@ -87,7 +81,9 @@ export class Shelf {
     void this.router.navigate(['/bench', family.id]);
   }
 
-  protected duplicate(family: Family): void {
+  protected async duplicate(id: Id): Promise<void> {
+    const family = await this.work.familyNow(id);
+    if (!family) return;
     const copy = duplicateFamily(family, this.clock.iso(), 'Teacher', () => this.clock.newId());
     this.work.dispatch(
       ShelfActions.familyAdded({ family: copy, label: `duplicate “${latest(family).content.title}”` }),
@@ -95,20 +91,17 @@ export class Shelf {
     this.notice.done('Duplicated', 'The copy has the same versions and none of the pupils’ work.');
   }
 
-  protected remove(family: Family): void {
-    const { title } = latest(family).content;
-    this.work.dispatch(ShelfActions.familyRemoved({ id: family.id, title }));
-    this.notice.done(
-      `“${title}” was taken off the Shelf`,
-      'Undo brings it back. What was given out stays with the learners.',
-    );
+  protected remove(id: Id): void {
+    void this.removal.remove('activity', id);
   }
 
   /** For somebody else: without versions for one learner, and without reasons. */
-  protected async toFile(family: Family): Promise<void> {
+  protected async toFile(id: Id): Promise<void> {
+    const family = await this.work.familyNow(id);
+    if (!family) return;
     const at = this.clock.iso();
     const { title } = latest(family).content;
-    const file = await this.files.writeFamily(family, this.work.assets(), at);
+    const file = await this.files.writeFamily(family, at);
     download(file, `${title.replace(/[^\p{L}\p{N}]+/gu, '-')}.family.zip`);
     this.notice.done(
       `“${title}” was saved to a file`,

@@ -1,5 +1,5 @@
 import type {
-  Asset,
+  CollectionName,
   Comfort,
   Content,
   Copy,
@@ -8,6 +8,8 @@ import type {
   Group,
   Heirs,
   HandOut,
+  IndexPatch,
+  Removed,
   Id,
   InPlace,
   Judgement,
@@ -19,10 +21,11 @@ import type {
   Template,
   UpkeepEntry,
   Version,
-  Workspace,
 } from '@lorvet/core';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { Arrival } from '../platform/keeper';
+import type { Arrival } from '../platform/storage/keeper';
+import type { KeptAsset } from '../platform/storage/kept-asset';
+import type { Opened } from '../platform/storage/opening';
 
 /** What an action carries in place of a clock and of chance: when, who, and ids to hand out in order. */
 export interface Stamped {
@@ -43,7 +46,6 @@ export const ShelfActions = createActionGroup({
   source: 'Shelf',
   events: {
     'Family added': props<{ family: Family; label: string }>(),
-    'Family removed': props<{ id: Id; title: string }>(),
   },
 });
 
@@ -55,32 +57,29 @@ export const BenchActions = createActionGroup({
     'Revision saved': props<{ familyId: Id; note: string; stamp: Stamped }>(),
     'Version added': props<{ familyId: Id; version: Version }>(),
     'Version revised': props<{ familyId: Id; versionId: Id; patch: Revised }>(),
-    'Version removed': props<{ familyId: Id; versionId: Id; name: string; heirs: Heirs; stamp: Stamped }>(),
+    'Version removed': props<{ familyId: Id; versionId: Id; heirs: Heirs; removed: Removed; stamp: Stamped }>(),
     'Version rebased': props<{ familyId: Id; versionId: Id; basis: Id | null; stamp: Stamped }>(),
     'Versions made': props<{ familyId: Id; versions: readonly Version[]; label: string }>(),
     'Recipe run': props<{ familyId: Id; version: Version; label: string }>(),
-    'Adjustments brought': props<{ familyId: Id; version: Version; assets: readonly Asset[]; label: string }>(),
+    'Adjustments brought': props<{ familyId: Id; version: Version; assets: readonly KeptAsset[]; label: string }>(),
     'Recipe kept': props<{ recipe: Recipe }>(),
-    'Recipe removed': props<{ id: Id; name: string }>(),
     'Upkeep left': props<{ familyId: Id; entries: readonly UpkeepEntry[] }>(),
     'Revision restored': props<{ familyId: Id; n: number; stamp: Stamped }>(),
     'Changed in place': props<{ familyId: Id; versionId: Id; done: InPlace; label: string; stamp: Stamped }>(),
     'Adjustment patched': props<{ familyId: Id; versionId: Id; adjustmentId: Id; patch: AdjustmentPatch }>(),
     'Adjustment removed': props<{ familyId: Id; versionId: Id; adjustmentId: Id }>(),
     'Upkeep decided': props<{ familyId: Id; decisions: readonly Decision[]; stamp: Stamped }>(),
-    'Picture added': props<{ asset: Asset }>(),
+    'Picture added': props<{ asset: KeptAsset }>(),
     'Template kept': props<{ template: Template }>(),
-    'Template removed': props<{ id: Id; name: string }>(),
   },
 });
 
 export const BringActions = createActionGroup({
   source: 'Bring in',
   events: {
-    'Made master': props<{ family: Family; assets: readonly Asset[]; label: string }>(),
-    'Added to master': props<{ familyId: Id; content: Content; assets: readonly Asset[]; label: string }>(),
+    'Made master': props<{ family: Family; assets: readonly KeptAsset[]; label: string }>(),
+    'Added to master': props<{ familyId: Id; content: Content; assets: readonly KeptAsset[]; label: string }>(),
     'Objectives listed': props<{ objectives: readonly ListedObjective[]; label: string }>(),
-    'Objective removed': props<{ id: Id }>(),
     'Assets cleared': props<{ ids: readonly Id[] }>(),
   },
 });
@@ -95,11 +94,8 @@ export const LearnersActions = createActionGroup({
   source: 'Learners',
   events: {
     'Learner saved': props<{ learner: Learner; classId: Id | null; groupIds: readonly Id[]; label: string }>(),
-    'Learner removed': props<{ id: Id; name: string }>(),
     'Class saved': props<{ schoolClass: SchoolClass }>(),
-    'Class removed': props<{ id: Id; name: string }>(),
     'Group saved': props<{ group: Group }>(),
-    'Group removed': props<{ id: Id; name: string }>(),
     'Class list imported': props<{ list: readonly ImportedLearner[]; stamp: Stamped }>(),
   },
 });
@@ -108,7 +104,6 @@ export const HandOutActions = createActionGroup({
   source: 'Hand-outs',
   events: {
     'Plan changed': props<{ handOut: HandOut; label: string; mergeKey?: string }>(),
-    Removed: props<{ id: Id; title: string }>(),
     'Given out': props<{ id: Id; stamp: Stamped }>(),
   },
 });
@@ -117,7 +112,7 @@ export const DeskActions = createActionGroup({
   source: 'Desk',
   events: {
     'Copy saved': props<{ copy: Copy }>(),
-    'Media kept': props<{ asset: Asset }>(),
+    'Media kept': props<{ asset: KeptAsset }>(),
     'Comfort saved': props<{ learnerId: Id; comfort: Comfort }>(),
   },
 });
@@ -129,14 +124,36 @@ export const MarkingActions = createActionGroup({
   },
 });
 
+/** What is kept and what is in memory: none of it is something a person did to the workspace. */
 export const KeepingActions = createActionGroup({
   source: 'Keeping',
   events: {
-    Loaded: props<{ workspace: Workspace; started: boolean }>(),
-    'Workspace replaced': props<{ workspace: Workspace; label: string }>(),
+    /** Nothing was ever kept here: the teacher is asked how to start. Or what was is still in an earlier form. */
+    Awaited: props<{ status: 'choosing' | 'upgrading' }>(),
+    Opened: props<{ opened: Opened }>(),
+    /** Another workspace is in the place of the one before; `back` undoes that. */
+    Exchanged: props<{ opened: Opened; exchange: ExchangeStep | null; side: 'past' | 'future' }>(),
+    /** A workspace that was put away is gone: no step leads back to it. */
+    'Exchange forgotten': props<{ generation: string }>(),
+    'Parts came': props<{ parts: readonly Arrival[] }>(),
+    'Parts let go': props<{ parts: readonly Pick<Arrival, 'kind' | 'id'>[] }>(),
+    'Index changed': props<{ patches: readonly IndexPatch[] }>(),
+    /** Another tab wrote: those with a value are in memory here, or are now; of the others it is only known that. */
     'Records arrived': props<{ arrivals: readonly Arrival[] }>(),
+    /** Something is taken out of its place and waits under Keeping. */
+    Removed: props<{ removed: Removed }>(),
+    'Put back': props<{ removed: Removed }>(),
+    /** What was set aside, mended, is in its place again. */
+    'Records put back': props<{ collection: CollectionName; records: readonly { readonly id: string }[] }>(),
+    Emptied: props<{ ids: readonly Id[] }>(),
     Undo: emptyProps(),
     Redo: emptyProps(),
     'Problem dismissed': emptyProps(),
   },
 });
+
+/** An exchange of workspaces as a step of undo: the generation that comes back. */
+export interface ExchangeStep {
+  readonly label: string;
+  readonly generation: string;
+}

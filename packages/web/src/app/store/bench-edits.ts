@@ -11,17 +11,17 @@ import {
   resolveUpkeep,
   type ReviewContext,
   saveRevision,
-  type Workspace,
   withoutAdjustment,
   withoutVersion,
 } from '@lorvet/core';
 import { current } from 'immer';
+import type { KeptDoc } from '../platform/storage/kept-asset';
 import { BenchActions, type Stamped } from './actions';
 
 import { changeFamily, changeVersion, coreStamp, type Doc, edit, type Edit, plain, put } from './edit';
 
 /** What upkeep knows of the activities that parts were taken from. */
-export const sourcesIn = (w: Workspace): ReviewContext => ({
+export const sourcesIn = (w: Pick<KeptDoc, 'families'>): ReviewContext => ({
   source: (id) => {
     const last = w.families[id] && latest(w.families[id]);
     return last && { revision: last.n, content: last.content };
@@ -32,7 +32,7 @@ export const sourcesIn = (w: Workspace): ReviewContext => ({
 function saved(doc: Doc, familyId: Id, content: Content, note: string, stamp: Stamped): void {
   const settler = settlerOf(stamp);
   changeFamily(doc, familyId, (f) => saveRevision(f, content, note, settler, sourcesIn(plain(doc))).family);
-  const now = { ...plain(doc), families: { ...plain(doc).families, ...current(doc).families } } as Workspace;
+  const now = { ...plain(doc), families: { ...plain(doc).families, ...current(doc).families } } as KeptDoc;
   for (const f of listOf(plain(doc).families))
     if (f.id !== familyId && f.versions.some((v) => v.adjustments.some((a) => takesFrom(a, familyId))))
       put(doc, 'families', carryOver(f, settler, sourcesIn(now)));
@@ -81,9 +81,11 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
     mergeKey: (a) => `rename ${a.versionId}`,
   }),
   edit(BenchActions.versionRemoved, {
-    run: (doc, { familyId, versionId, heirs, stamp }) =>
-      changeFamily(doc, familyId, (f) => withoutVersion(f, versionId, heirs, settlerOf(stamp))),
-    label: (a) => `remove version “${a.name}”`,
+    run: (doc, { familyId, versionId, heirs, removed, stamp }) => {
+      changeFamily(doc, familyId, (f) => withoutVersion(f, versionId, heirs, settlerOf(stamp)));
+      put(doc, 'removed', removed);
+    },
+    label: (a) => `remove version “${a.removed.title}”`,
   }),
   edit(BenchActions.versionRebased, {
     run: (doc, { familyId, versionId, basis, stamp }) =>
@@ -112,12 +114,6 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
   edit(BenchActions.recipeKept, {
     run: (doc, { recipe }) => put(doc, 'recipes', recipe),
     label: (a) => `recipe “${a.recipe.name}”`,
-  }),
-  edit(BenchActions.recipeRemoved, {
-    run: (doc, { id }) => {
-      delete doc.recipes[id];
-    },
-    label: (a) => `remove recipe “${a.name}”`,
   }),
   edit(BenchActions.upkeepLeft, {
     run: (doc, { familyId, entries }) => changeFamily(doc, familyId, (f) => leaveForLater(f, entries)),
@@ -168,12 +164,6 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
   edit(BenchActions.templateKept, {
     run: (doc, { template }) => put(doc, 'templates', template),
     label: (a) => `template “${a.template.name}”`,
-  }),
-  edit(BenchActions.templateRemoved, {
-    run: (doc, { id }) => {
-      delete doc.templates[id];
-    },
-    label: (a) => `remove template “${a.name}”`,
   }),
   edit(BenchActions.pictureAdded, { run: (doc, { asset }) => put(doc, 'assets', asset) }),
 ];

@@ -1,20 +1,14 @@
-import { type CollectionName, COLLECTIONS, type Id, type Workspace } from '@lorvet/core';
+import { COLLECTIONS, type RecordChange } from '@lorvet/core';
+import type { KeptDoc } from '../platform/storage/kept-asset';
 
-/**
- * What became of one record. Whole records are kept, not patches of them: a record is never changed, only replaced, so
- * that stepping back gives the very objects of before, and all that was derived from them still holds.
+/*
+ * Steps of undo hold whole records, not patches of them: a record is never changed, only replaced, so that stepping back
+ * gives the very objects of before, and all that was derived from them still holds.
  */
-export interface RecordChange {
-  readonly collection: CollectionName;
-  readonly id: Id;
-  /** Undefined: it was not there. */
-  readonly before: unknown;
-  readonly after: unknown;
-}
 
-type Records = Readonly<Record<Id, unknown>>;
+type Records = Readonly<Record<string, unknown>>;
 
-export function changesBetween(before: Workspace, after: Workspace): RecordChange[] {
+export function changesBetween(before: KeptDoc, after: KeptDoc): RecordChange[] {
   const changes: RecordChange[] = [];
   for (const collection of COLLECTIONS) {
     const was: Records = before[collection];
@@ -36,14 +30,14 @@ export function joined(first: readonly RecordChange[], second: readonly RecordCh
   return [...all.values()];
 }
 
-/** The workspace with each record as it was before, or after, the changes. */
-export function taken(doc: Workspace, changes: readonly RecordChange[], side: 'before' | 'after'): Workspace {
-  const out: Record<string, Records> = { ...doc };
+/** What is in memory, with each record as it was before, or after, the changes. */
+export function taken(doc: KeptDoc, changes: readonly RecordChange[], side: 'before' | 'after'): KeptDoc {
+  const out: Record<string, Record<string, unknown>> = {};
   for (const c of changes) {
-    const records = out[c.collection] ?? {};
-    const { [c.id]: _, ...rest } = records;
-    // What is there keeps its place among the others.
-    out[c.collection] = c[side] === undefined ? rest : { ...records, [c.id]: c[side] };
+    // Copied once, however many of its records change. What is there keeps its place among the others.
+    const records = (out[c.collection] ??= { ...doc[c.collection] });
+    if (c[side] === undefined) delete records[c.id];
+    else records[c.id] = c[side];
   }
-  return out as unknown as Workspace;
+  return { ...doc, ...out } as unknown as KeptDoc;
 }

@@ -1,18 +1,11 @@
-import {
-  type CollectionName,
-  type Family,
-  type Id,
-  type RecordOf,
-  type Stamp,
-  type Version,
-  type Workspace,
-} from '@lorvet/core';
+import { type CollectionName, type Family, type Id, type Stamp, type Version } from '@lorvet/core';
 import { isDevMode } from '@angular/core';
 import type { Action, ActionCreator } from '@ngrx/store';
 import { type Draft, original } from 'immer';
+import type { KeptDoc, KeptRecord } from '../platform/storage/kept-asset';
 import { type Stamped } from './actions';
 
-export type Doc = Draft<Workspace>;
+export type Doc = Draft<KeptDoc>;
 
 /** What an action does to the workspace. Without a label it cannot be undone. */
 export interface Edit {
@@ -39,14 +32,14 @@ export const coreStamp = (s: Stamped): Stamp => {
   return { at: s.at, author: s.author, newId: () => ids.shift() ?? `${s.at}-${Math.random()}` };
 };
 
-/** The plain workspace behind a draft: what the core's functions take. */
-export const plain = (doc: Doc): Workspace => original(doc) as Workspace;
+/** What is in memory behind a draft: what the core's functions take. */
+export const plain = (doc: Doc): KeptDoc => original(doc) as KeptDoc;
 
 /**
  * A whole record in its place. It is plain data without drafts in it, and says so by being frozen: else the drafting
  * would look for some through all of it, which for a large family takes longer than the edit.
  */
-export function put<C extends CollectionName>(doc: Doc, collection: C, record: RecordOf<C>): void {
+export function put<C extends CollectionName>(doc: Doc, collection: C, record: KeptRecord<C>): void {
   (doc[collection] as Record<string, unknown>)[record.id] = isDevMode() ? record : Object.freeze(record);
 }
 

@@ -1,4 +1,5 @@
-import { emptyResponse, giveOut, type Id, listOf, type Workspace } from '@lorvet/core';
+import { emptyResponse, giveOut, listOf } from '@lorvet/core';
+import type { KeptDoc } from '../platform/storage/kept-asset';
 import {
   BringActions,
   DeskActions,
@@ -11,21 +12,14 @@ import {
 
 import { BENCH_EDITS } from './bench-edits';
 import { changeFamily, coreStamp, edit, type Edit, plain, put } from './edit';
+import { putBack, takeOut, without } from './removals';
 
-const without = (ids: readonly Id[], id: Id) => ids.filter((x) => x !== id);
-
-function peopleIn(w: Workspace) {
+function peopleIn(w: KeptDoc) {
   return { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
 }
 
 export const EDITS: ReadonlyMap<string, Edit> = new Map([
   edit(ShelfActions.familyAdded, { run: (doc, { family }) => put(doc, 'families', family), label: (a) => a.label }),
-  edit(ShelfActions.familyRemoved, {
-    run: (doc, { id }) => {
-      delete doc.families[id];
-    },
-    label: (a) => `remove “${a.title}”`,
-  }),
 
   ...BENCH_EDITS,
 
@@ -48,12 +42,6 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       for (const o of objectives) put(doc, 'objectives', o);
     },
     label: (a) => a.label,
-  }),
-  edit(BringActions.objectiveRemoved, {
-    run: (doc, { id }) => {
-      delete doc.objectives[id];
-    },
-    label: () => 'take an objective off the list',
   }),
   edit(BringActions.assetsCleared, {
     run: (doc, { ids }) => {
@@ -78,36 +66,13 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     },
     label: (a) => a.label,
   }),
-  edit(LearnersActions.learnerRemoved, {
-    run: (doc, { id }) => {
-      delete doc.learners[id];
-      for (const part of [...Object.values(doc.classes), ...Object.values(doc.groups)])
-        if (part.learnerIds.includes(id)) part.learnerIds = without(part.learnerIds, id);
-      for (const h of Object.values(doc.handOuts))
-        if (h.state === 'draft' && h.lines.some((l) => l.learnerId === id))
-          h.lines = h.lines.filter((l) => l.learnerId !== id);
-    },
-    label: (a) => `remove ${a.name}`,
-  }),
   edit(LearnersActions.classSaved, {
     run: (doc, { schoolClass }) => put(doc, 'classes', schoolClass),
     label: (a) => `class “${a.schoolClass.name}”`,
   }),
-  edit(LearnersActions.classRemoved, {
-    run: (doc, { id }) => {
-      delete doc.classes[id];
-    },
-    label: (a) => `remove class “${a.name}”`,
-  }),
   edit(LearnersActions.groupSaved, {
     run: (doc, { group }) => put(doc, 'groups', group),
     label: (a) => `group “${a.group.name}”`,
-  }),
-  edit(LearnersActions.groupRemoved, {
-    run: (doc, { id }) => {
-      delete doc.groups[id];
-    },
-    label: (a) => `remove group “${a.name}”`,
   }),
   edit(LearnersActions.classListImported, {
     run: (doc, { list, stamp }) => {
@@ -140,33 +105,47 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: (a) => a.label,
     mergeKey: (a) => a.mergeKey,
   }),
-  edit(HandOutActions.removed, {
-    run: (doc, { id }) => {
-      delete doc.handOuts[id];
-      for (const c of Object.values(doc.copies))
-        if (c.handOutId === id) {
-          delete doc.copies[c.id];
-          delete doc.markings[c.id];
-        }
-    },
-    label: (a) => `remove hand-out “${a.title}”`,
-  }),
   edit(HandOutActions.givenOut, {
     run: (doc, { id, stamp }) => {
       const w = plain(doc);
       const handOut = w.handOuts[id];
       const family = handOut && w.families[handOut.familyId];
-      if (handOut && family) put(doc, 'handOuts', giveOut(handOut, family, peopleIn(w), stamp.at));
+      if (!handOut || !family) return;
+      const given = giveOut(handOut, family, peopleIn(w), stamp.at);
+      put(doc, 'handOuts', given.handOut);
+      for (const frozen of given.frozen) put(doc, 'frozen', frozen);
     },
     label: () => 'give out',
   }),
 
   edit(DeskActions.copySaved, { run: (doc, { copy }) => put(doc, 'copies', copy) }),
-  edit(DeskActions.mediaKept, { run: (doc, { asset }) => put(doc, 'assets', asset) }),
   edit(DeskActions.comfortSaved, {
-    run: (doc, { learnerId, comfort }) => {
-      const learner = doc.learners[learnerId];
-      if (learner) learner.comfort = comfort;
+    run: (doc, { learnerId, comfort }) => put(doc, 'comforts', { id: learnerId, comfort }),
+  }),
+  edit(DeskActions.mediaKept, { run: (doc, { asset }) => put(doc, 'assets', asset) }),
+
+  edit(KeepingActions.removed, {
+    run: (doc, { removed }) => takeOut(doc, removed),
+    label: (a) => `remove “${a.removed.title}”`,
+  }),
+  edit(KeepingActions.putBack, {
+    run: (doc, { removed }) => putBack(doc, removed),
+    label: (a) => `put “${a.removed.title}” back`,
+  }),
+  edit(KeepingActions.recordsPutBack, {
+    run: (doc, { collection, records }) => {
+      for (const r of records) (doc[collection] as Record<string, unknown>)[r.id] = r;
+    },
+    label: () => 'put a record back',
+  }),
+  edit(KeepingActions.emptied, {
+    run: (doc, { ids }) => {
+      for (const id of ids) {
+        const removed = doc.removed[id];
+        if (removed?.what === 'hand-out') delete doc.handOuts[removed.target];
+        if (removed?.what === 'activity') delete doc.families[removed.target];
+        delete doc.removed[id];
+      }
     },
   }),
 
@@ -180,15 +159,5 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     },
     label: (a) => a.label,
     mergeKey: (a) => a.mergeKey,
-  }),
-
-  edit(KeepingActions.recordsArrived, {
-    run: (doc, { arrivals }) => {
-      for (const { collection, id, value } of arrivals) {
-        const records = doc[collection] as Record<string, unknown>;
-        if (value === null) delete records[id];
-        else records[id] = value;
-      }
-    },
   }),
 ]);

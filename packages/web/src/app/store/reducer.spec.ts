@@ -1,34 +1,60 @@
 import { describe, expect, it } from '@jest/globals';
 import {
   derive,
+  emptyIndex,
   emptyWorkspace,
   type Family,
   latest,
+  type Learner,
   type Page,
   pendingUpkeep,
   type Recipe,
+  type Removed,
   type Version,
+  type Group,
+  type SchoolClass,
   SHIPPED_RECIPES,
   waits,
   type Workspace,
 } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
-import {
-  BenchActions,
-  BringActions,
-  DeskActions,
-  KeepingActions,
-  LearnersActions,
-  MarkingActions,
-  ShelfActions,
-} from './actions';
+import type { KeptDoc } from '../platform/storage/kept-asset';
+import { allOpened } from '../testing/kept-demo';
+import { BenchActions, BringActions, DeskActions, KeepingActions, HandOutActions, MarkingActions } from './actions';
 import { initialState, type LorvetState, reducer } from './reducer';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24));
-const start: LorvetState = reducer(initialState, KeepingActions.loaded({ workspace: demo, started: true }));
-const lone = { id: 'lone', mime: 'image/png' as const, name: 'lone.png', data: 'AAAA' };
+const start: LorvetState = reducer(initialState, KeepingActions.opened({ opened: allOpened(demo) }));
+const lone = { id: 'lone', mime: 'image/png' as const, name: 'lone.png', data: new Blob(['x']) };
 const objective = { id: 'o', code: '', text: 'Count', subject: '', ages: '', from: '' };
 const stamp = { at: '2026-11-24T09:00:00.000Z', author: 'T', ids: ['n1', 'n2', 'n3'] };
+const gone = (target: string): Removed => ({ id: 'r', at: '', title: target, says: '', what: 'activity', target });
+const goneVersion = (id: string): Removed => {
+  const version = demo.families['rock-pool']?.versions.find((v) => v.id === id) as Version;
+  return {
+    id: 'r',
+    at: '',
+    title: version.name,
+    says: '',
+    what: 'version',
+    familyId: 'rock-pool',
+    versions: [{ at: 0, version }],
+  };
+};
+const goneLearner = (id: string): Removed => {
+  const learner = demo.learners[id] as Learner;
+  return {
+    id: 'r',
+    at: '',
+    title: learner.name,
+    says: '',
+    what: 'learner',
+    learner,
+    classIds: ['c-heron'],
+    groupIds: ['g-limpets'],
+    lines: [{ handOutId: 'h-bike', versionId: 'pun-sup' }],
+  };
+};
 const undo = (s: LorvetState) => reducer(s, KeepingActions.undo());
 const redo = (s: LorvetState) => reducer(s, KeepingActions.redo());
 const family = (s: LorvetState, id = 'rock-pool') => s.doc.families[id] as Family;
@@ -45,13 +71,13 @@ describe('undo and redo', () => {
   it('take back and do again every kind of edit', () => {
     const master = { ...latest(family(start)).content, title: 'Renamed' };
     const edits = [
-      ShelfActions.familyRemoved({ id: 'puncture', title: 'x' }),
+      KeepingActions.removed({ removed: gone('puncture') }),
       BenchActions.masterChanged({ familyId: 'rock-pool', content: master, label: 'title' }),
       BenchActions.versionRemoved({
         familyId: 'rock-pool',
         versionId: 'rp-sup',
-        name: 'Supported',
         heirs: 'take-over',
+        removed: goneVersion('rp-sup'),
         stamp,
       }),
       BenchActions.versionRebased({ familyId: 'rock-pool', versionId: 'rp-oriel', basis: 'rp-core', stamp }),
@@ -80,7 +106,7 @@ describe('undo and redo', () => {
       BringActions.objectivesListed({ objectives: [objective], label: 'objectives' }),
       BringActions.assetsCleared({ ids: Object.keys(demo.assets).slice(0, 1) }),
       BenchActions.templateKept({ template: { id: 't', name: 'T', page: master.pages[0] as Page } }),
-      LearnersActions.learnerRemoved({ id: 'l-oriel', name: 'Oriel P.' }),
+      KeepingActions.removed({ removed: goneLearner('l-oriel') }),
       MarkingActions.responseChanged({
         copyId: 'h-survey.l-kerra',
         go: 1,
@@ -101,13 +127,22 @@ describe('undo and redo', () => {
     expect(family(back)).toBe(family(start));
   });
 
-  it('brings a whole workspace back that another took the place of', () => {
-    const emptied = reducer(
-      start,
-      KeepingActions.workspaceReplaced({ workspace: emptyWorkspace(), label: 'start empty' }),
-    );
-    expect(emptied.doc).toEqual(emptyWorkspace());
-    expect(undo(emptied).doc).toEqual(start.doc);
+  it('leaves an exchange of workspaces to whoever can open the other one', () => {
+    const opened = { doc: { ...emptyWorkspace(), assets: {} }, index: emptyIndex(), toMend: [] };
+    const exchange = { label: 'start empty', generation: 'before' };
+    const emptied = reducer(start, KeepingActions.exchanged({ opened, exchange, side: 'past' }));
+    expect(emptied.doc).toEqual(opened.doc);
+    expect(undo(emptied)).toBe(emptied);
+    expect(reducer(emptied, KeepingActions.exchangeForgotten({ generation: 'before' })).past).toEqual([]);
+  });
+
+  it('cannot take back a hand-out that a learner has begun', () => {
+    const given = reducer(start, HandOutActions.givenOut({ id: 'h-bike', stamp }));
+    expect(given.doc.handOuts['h-bike']?.state).toBe('given');
+    const copy = { id: 'h-bike.l-oriel', handOutId: 'h-bike', learnerId: 'l-oriel', frozen: 'x', goes: [] };
+    const begun = reducer(given, DeskActions.copySaved({ copy }));
+    expect(begun.past.map((s) => s.label)).not.toContain('give out');
+    expect(reducer(given, DeskActions.copySaved({ copy: { ...copy, handOutId: 'h-bus' } })).past).toHaveLength(1);
   });
 
   it('takes the strokes of one text back together, and not those of another', () => {
@@ -121,12 +156,12 @@ describe('undo and redo', () => {
   });
 
   it('forgets the steps on a record that another tab has changed, and keeps the others', () => {
-    const both = [write('A'), LearnersActions.learnerRemoved({ id: 'l-jory', name: 'Jory S.' })].reduce(reducer, start);
+    const both = [write('A'), KeepingActions.removed({ removed: goneLearner('l-jory') })].reduce(reducer, start);
     const arrived = reducer(
       both,
-      KeepingActions.recordsArrived({ arrivals: [{ collection: 'families', id: 'rock-pool', value: family(start) }] }),
+      KeepingActions.recordsArrived({ arrivals: [{ kind: 'families', id: 'rock-pool', value: undefined }] }),
     );
-    expect(arrived.past.map((p) => p.label)).toEqual(['remove Jory S.']);
+    expect(arrived.past.map((p) => p.label)).toEqual(['remove “Jory S.”']);
     expect(undo(arrived).doc.learners['l-jory']).toEqual(start.doc.learners['l-jory']);
   });
 
@@ -157,8 +192,8 @@ describe('removing a version', () => {
       BenchActions.versionRemoved({
         familyId: 'rock-pool',
         versionId: 'rp-sup',
-        name: 'Supported',
         heirs: 'take-over',
+        removed: goneVersion('rp-sup'),
         stamp,
       }),
     );
@@ -221,5 +256,52 @@ describe('what is brought in', () => {
     const done = reducer(start, DeskActions.mediaKept({ asset: lone }));
     expect(done.doc.assets['lone']).toEqual(lone);
     expect(done.past).toEqual(start.past);
+  });
+});
+
+describe('what was removed', () => {
+  it.each([
+    ['an activity', gone('puncture')],
+    ['a learner', goneLearner('l-oriel')],
+    [
+      'a class',
+      { id: 'r', at: '', title: '', says: '', what: 'class' as const, record: demo.classes['c-heron'] as SchoolClass },
+    ],
+    [
+      'a group',
+      { id: 'r', at: '', title: '', says: '', what: 'group' as const, record: demo.groups['g-limpets'] as Group },
+    ],
+  ])('%s comes back whole from where it waits', (_, removed) => {
+    const out = reducer(start, KeepingActions.removed({ removed }));
+    expect(out.doc.removed['r']).toEqual(removed);
+    const back = reducer(out, KeepingActions.putBack({ removed }));
+    const sorted = (doc: KeptDoc) =>
+      JSON.parse(
+        JSON.stringify(doc, (k, v: unknown) =>
+          (k === 'learnerIds' || k === 'lines') && Array.isArray(v) ? v.map((x) => JSON.stringify(x)).sort() : v,
+        ),
+      );
+    expect(sorted(back.doc)).toEqual(sorted(start.doc));
+  });
+
+  it('a version stands where it stood, on the master where its basis is gone meanwhile', () => {
+    const two = goneVersion('rp-oriel');
+    const action = { familyId: 'rock-pool', versionId: 'rp-oriel', heirs: 'take-over' as const, removed: two, stamp };
+    const out = reducer(start, BenchActions.versionRemoved(action));
+    const without = reducer(
+      out,
+      BenchActions.versionRemoved({ ...action, versionId: 'rp-sup', removed: { ...goneVersion('rp-sup'), id: 'r2' } }),
+    );
+    const back = reducer(without, KeepingActions.putBack({ removed: two }));
+    expect(family(back).versions.find((v) => v.id === 'rp-oriel')?.basis).toBeNull();
+    expect(
+      family(reducer(out, KeepingActions.putBack({ removed: two })))
+        .versions.map((v) => v.id)
+        .sort(),
+    ).toEqual(
+      family(start)
+        .versions.map((v) => v.id)
+        .sort(),
+    );
   });
 });

@@ -1,23 +1,39 @@
-import { type Family, isLeft, listOf, pendingUpkeep, type People, waits, type Workspace } from '@lorvet/core';
+import { isRemoved, listOf, type People } from '@lorvet/core';
 import { createFeatureSelector, createSelector } from '@ngrx/store';
-import { FEATURE, type LorvetState } from './reducer';
+import type { KeptDoc } from '../platform/storage/kept-asset';
+import { FEATURE, isExchange, type LorvetState, type Step } from './reducer';
 
 const selectLorvet = createFeatureSelector<LorvetState>(FEATURE);
 export const selectStatus = createSelector(selectLorvet, (s) => s.status);
 export const selectDoc = createSelector(selectLorvet, (s) => s.doc);
+export const selectIndex = createSelector(selectLorvet, (s) => s.index);
+export const selectChanged = createSelector(selectLorvet, (s) => s.changed);
 export const selectProblem = createSelector(selectLorvet, (s) => s.problem);
-export const selectUndo = createSelector(selectLorvet, (s) => s.past.at(-1)?.label ?? null);
-export const selectRedo = createSelector(selectLorvet, (s) => s.future.at(-1)?.label ?? null);
+const top = (steps: readonly Step[]) => steps.at(-1) ?? null;
+export const selectPast = createSelector(selectLorvet, (s) => top(s.past));
+export const selectFuture = createSelector(selectLorvet, (s) => top(s.future));
+export { isExchange };
 
-const collection = <C extends keyof Workspace>(name: C) => createSelector(selectDoc, (d) => d[name]);
-export const selectFamilies = collection('families');
-export const selectHandOuts = collection('handOuts');
+const collection = <C extends keyof KeptDoc>(name: C) => createSelector(selectDoc, (d) => d[name]);
+export const selectRemoved = collection('removed');
+/** Those in memory, without what was removed and waits under Keeping. */
+const present = <C extends 'families' | 'handOuts'>(name: C, what: 'activity' | 'hand-out') =>
+  createSelector(collection(name), selectRemoved, (records, removed): KeptDoc[C] => {
+    const gone = Object.keys(records).filter((id) => isRemoved(removed, what, id));
+    if (gone.length === 0) return records;
+    const left = Object.entries(records).filter(([id]) => !gone.includes(id));
+    return Object.fromEntries(left) as unknown as KeptDoc[C];
+  });
+export const selectFamilies = present('families', 'activity');
+export const selectHandOuts = present('handOuts', 'hand-out');
+export const selectFrozen = collection('frozen');
 export const selectCopies = collection('copies');
 export const selectMarkings = collection('markings');
 export const selectAssets = collection('assets');
 export const selectTemplates = collection('templates');
 export const selectObjectives = collection('objectives');
 export const selectRecipes = collection('recipes');
+export const selectComforts = collection('comforts');
 const selectLearners = collection('learners');
 const selectClasses = collection('classes');
 const selectGroups = collection('groups');
@@ -32,14 +48,3 @@ export const selectPeople = createSelector(
     groups: listOf(groups),
   }),
 );
-
-// A family is never changed, only replaced: what waits in it is counted once.
-const counted = new WeakMap<Family, number>();
-
-/** How many questions of upkeep wait in a family. */
-export function upkeepWaiting(family: Family): number {
-  let n = counted.get(family);
-  if (n === undefined)
-    counted.set(family, (n = pendingUpkeep(family).entries.filter((e) => waits(e) && !isLeft(family, e)).length));
-  return n;
-}

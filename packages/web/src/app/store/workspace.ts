@@ -1,46 +1,68 @@
-import { Injectable, inject } from '@angular/core';
-import { COLLECTIONS, type Content, type Family, type InPlace, latest, type Workspace } from '@lorvet/core';
+import { computed, inject, Injectable } from '@angular/core';
+import { type Content, type Family, type Id, type InPlace, latest, listOf } from '@lorvet/core';
 import { type Action, Store } from '@ngrx/store';
 import { Clock } from '../platform/clock';
-import { Keeper } from '../platform/keeper';
 import { BenchActions, KeepingActions, type Stamped } from './actions';
+import { Exchanging } from './exchanging';
+import { Parts } from './parts';
+import { isExchange, type Step } from './reducer';
 import {
   selectAssets,
+  selectComforts,
   selectCopies,
   selectDoc,
   selectFamilies,
+  selectFrozen,
+  selectFuture,
   selectHandOuts,
+  selectIndex,
   selectMarkings,
+  selectObjectives,
+  selectPast,
   selectPeople,
   selectProblem,
   selectRecipes,
-  selectRedo,
+  selectRemoved,
   selectStatus,
-  selectObjectives,
   selectTemplates,
-  selectUndo,
 } from './selectors';
+import { wantGiven } from './wants';
 
-/** The workspace as places see it: signals to read, and one way to say what a person did. */
+/**
+ * The workspace as places see it: signals to read, and one way to say what a person did. Heads are all there; of the
+ * records themselves those that a place holds (`Parts`).
+ */
 @Injectable({ providedIn: 'root' })
 export class WorkspaceStore {
   private readonly store = inject(Store);
   private readonly clock = inject(Clock);
+  private readonly parts = inject(Parts);
+  private readonly exchanging = inject(Exchanging);
 
   readonly status = this.store.selectSignal(selectStatus);
   readonly doc = this.store.selectSignal(selectDoc);
+  readonly index = this.store.selectSignal(selectIndex);
   readonly families = this.store.selectSignal(selectFamilies);
   readonly handOuts = this.store.selectSignal(selectHandOuts);
+  readonly frozen = this.store.selectSignal(selectFrozen);
   readonly copies = this.store.selectSignal(selectCopies);
   readonly markings = this.store.selectSignal(selectMarkings);
   readonly assets = this.store.selectSignal(selectAssets);
   readonly templates = this.store.selectSignal(selectTemplates);
   readonly objectives = this.store.selectSignal(selectObjectives);
   readonly recipes = this.store.selectSignal(selectRecipes);
+  readonly removed = this.store.selectSignal(selectRemoved);
+  readonly comforts = this.store.selectSignal(selectComforts);
   readonly people = this.store.selectSignal(selectPeople);
   readonly problem = this.store.selectSignal(selectProblem);
-  readonly undoLabel = this.store.selectSignal(selectUndo);
-  readonly redoLabel = this.store.selectSignal(selectRedo);
+  private readonly past = this.store.selectSignal(selectPast);
+  private readonly future = this.store.selectSignal(selectFuture);
+  readonly undoLabel = computed(() => this.past()?.label ?? null);
+  readonly redoLabel = computed(() => this.future()?.label ?? null);
+
+  /** What lists say of the families and hand-outs, in the order in which they were made. */
+  readonly familyHeads = computed(() => listOf(this.index().familyHeads));
+  readonly handOutHeads = computed(() => listOf(this.index().handOutHeads));
 
   dispatch(action: Action): void {
     this.store.dispatch(action);
@@ -51,11 +73,19 @@ export class WorkspaceStore {
   }
 
   undo(): void {
-    this.dispatch(KeepingActions.undo());
+    void this.step(this.past(), 'past');
   }
 
   redo(): void {
-    this.dispatch(KeepingActions.redo());
+    void this.step(this.future(), 'future');
+  }
+
+  /** A family, read where no place holds it; it stays in memory long enough to be changed at once. */
+  async familyNow(id: Id): Promise<Family | undefined> {
+    return await this.parts.during(async (want) => {
+      await want('families', [id]);
+      return Object.hasOwn(this.families(), id) ? this.families()[id] : undefined;
+    });
   }
 
   changeInPlace(familyId: string, versionId: string, done: InPlace, label: string): void {
@@ -69,39 +99,21 @@ export class WorkspaceStore {
     const action = { familyId: family.id, content, label };
     this.dispatch(BenchActions.masterChanged(mergeKey === undefined ? action : { ...action, mergeKey }));
   }
-}
 
-/** Reads what is kept, then keeps what changes: whole records, and only those that are not the same object as before. */
-@Injectable({ providedIn: 'root' })
-export class KeepingSync {
-  private readonly store = inject(Store);
-  private readonly keeper = inject(Keeper);
-  private known: Workspace | null = null;
-
-  async start(): Promise<void> {
-    const { workspace, started } = await this.keeper.load();
-    this.known = workspace;
-    this.store.dispatch(KeepingActions.loaded({ workspace, started }));
-    this.keeper.onArrival((arrivals) => {
-      // Taken as known before they reach the state, so that they are not written back.
-      const known: Record<string, Record<string, unknown>> = { ...this.known };
-      for (const { collection, id, value } of arrivals) known[collection] = { ...known[collection], [id]: value };
-      this.known = known as unknown as Workspace;
-      this.store.dispatch(KeepingActions.recordsArrived({ arrivals }));
+  private async step(step: Step | null, side: 'past' | 'future'): Promise<void> {
+    if (!step) return;
+    if (isExchange(step)) return await this.exchanging.back(step, side);
+    // What follows from a hand-out that comes or goes is looked up in it.
+    const large: Id[] = step.changes.flatMap((c) => {
+      const r = (c.after ?? c.before) as { what?: unknown; target?: unknown } | undefined;
+      return c.collection === 'removed' && typeof r?.target === 'string' ? [r.target] : [];
     });
-    this.store.select(selectDoc).subscribe((doc) => this.keep(doc));
-  }
-
-  private keep(doc: Workspace): void {
-    const before = this.known;
-    this.known = doc;
-    if (!before || before === doc) return;
-    for (const c of COLLECTIONS) {
-      const was: Readonly<Record<string, unknown>> = before[c];
-      const now: Readonly<Record<string, unknown>> = doc[c];
-      if (was === now) continue;
-      for (const [id, value] of Object.entries(now)) if (was[id] !== value) this.keeper.write(c, id, value);
-      for (const id of Object.keys(was)) if (was[id] !== null && !(id in now)) this.keeper.write(c, id, null);
-    }
+    const act = () => this.dispatch(side === 'past' ? KeepingActions.undo() : KeepingActions.redo());
+    if (large.length === 0) return act();
+    await this.parts.during(async (want) => {
+      await want('families', large);
+      for (const id of large) await wantGiven(id, want, this.doc);
+      act();
+    });
   }
 }

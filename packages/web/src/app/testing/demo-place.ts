@@ -1,16 +1,21 @@
 import type { Type } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
-import { derive, type Family, type Version, type Workspace } from '@lorvet/core';
+import { derive, type Family, INDEX_NAMES, type Version, type Workspace } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
 import { provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { BenchView } from '../bench/bench-view';
-import { MemoryStore, RECORD_STORE } from '../platform/record-store';
-import { KeepingActions } from '../store/actions';
+import { Bulk } from '../platform/storage/bulk';
+import { BOXES } from '../platform/storage/boxes-token';
+import { BulkWork } from '../store/bulk-work';
+import { KeepingSync } from '../store/keeping-sync';
+import { Parts } from '../store/parts';
 import { FEATURE, reducer } from '../store/reducer';
 import { WorkspaceStore } from '../store/workspace';
+import { Ask, type Question } from '../ui/ask';
+import { allKeys, boxesWith, boxesWithDemo, DEMO_DAY } from './kept-demo';
 
 /** What jsdom lacks: nothing is ever near what is seen, so that a list stays at its first rows. */
 class NothingSeen {
@@ -27,11 +32,38 @@ const flat = (text: string | null | undefined): string => (text ?? '').replace(/
 type Name = string | RegExp;
 const fits = (text: string, name: Name): boolean => (typeof name === 'string' ? text === name : name.test(text));
 
+const NO_CHANGE = (w: Workspace): Workspace => w;
+
+/** Long work on the same thread, over the test's own storage. */
+const bulkOn = (bulk: Bulk) =>
+  class extends BulkWork {
+    protected override here(): Bulk {
+      return bulk;
+    }
+  };
+
+/** All of it is in memory, whatever the part itself holds: tests look where they like. */
+async function inMemory(workspace: Workspace): Promise<void> {
+  const index = TestBed.inject(WorkspaceStore).index;
+  await new Promise<void>((done) => {
+    void TestBed.inject(Parts).during(async (want) => {
+      for (const { kind, ids } of allKeys(workspace)) await want(kind, ids);
+      for (const kind of INDEX_NAMES) await want(kind, Object.keys(index()[kind]));
+      await want('slips', Object.keys(workspace.learners));
+      await want('sheets', Object.keys(workspace.frozen));
+      done();
+      await new Promise(() => undefined);
+    });
+  });
+}
+
 /** A part of the interface over the demo's workspace, driven by what a person reads: names, not classes. */
 export class DemoPlace<T> {
   private constructor(
     readonly fixture: ComponentFixture<T>,
     readonly work: WorkspaceStore,
+    /** What was asked before something was done; every question was answered with yes. */
+    readonly asked: readonly Question[],
   ) {}
 
   static async open<T>(
@@ -39,7 +71,7 @@ export class DemoPlace<T> {
     {
       inputs = {},
       bench,
-      change = (w) => w,
+      change = NO_CHANGE,
     }: {
       inputs?: Readonly<Record<string, unknown>>;
       /** Opens the Bench there, for a part that stands in it. */
@@ -47,6 +79,10 @@ export class DemoPlace<T> {
       change?: (w: Workspace) => Workspace;
     } = {},
   ): Promise<DemoPlace<T>> {
+    const workspace = change(demoWorkspace(DEMO_DAY));
+    const boxes = await (change === NO_CHANGE ? boxesWithDemo() : boxesWith(workspace));
+    const asked: Question[] = [];
+    const sure = (q: Question) => Promise.resolve(asked.push(q) > 0);
     // A second place in one test stands for a reload.
     TestBed.resetTestingModule().configureTestingModule({
       providers: [
@@ -58,12 +94,15 @@ export class DemoPlace<T> {
         providePrimeNG({}),
         MessageService,
         BenchView,
-        { provide: RECORD_STORE, useFactory: () => new MemoryStore() },
+        { provide: BOXES, useValue: boxes },
+        { provide: BulkWork, useFactory: () => new (bulkOn(new Bulk(boxes)))() },
+        // Whatever is asked is meant; what was asked is there to be looked at.
+        { provide: Ask, useValue: { sure } },
       ],
     });
     const work = TestBed.inject(WorkspaceStore);
-    const workspace = change(demoWorkspace(Date.UTC(2026, 10, 24, 9)));
-    work.dispatch(KeepingActions.loaded({ workspace, started: true }));
+    await TestBed.inject(KeepingSync).start();
+    await inMemory(workspace);
     if (bench) {
       const view = TestBed.inject(BenchView);
       view.familyId.set(bench.family);
@@ -72,7 +111,7 @@ export class DemoPlace<T> {
     }
     const fixture = TestBed.createComponent(part);
     for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
-    const place = new DemoPlace(fixture, work);
+    const place = new DemoPlace(fixture, work, asked);
     await place.rest();
     return place;
   }
@@ -84,6 +123,16 @@ export class DemoPlace<T> {
       await new Promise((done) => setTimeout(done));
       await this.fixture.whenStable();
     }
+  }
+
+  async undo(): Promise<void> {
+    this.work.undo();
+    await this.rest();
+  }
+
+  async redo(): Promise<void> {
+    this.work.redo();
+    await this.rest();
   }
 
   get text(): string {

@@ -10,6 +10,11 @@ export class Notice {
     this.messages.add({ severity: 'success', summary, detail, life: 5000 });
   }
 
+  /** Why something was not done that was asked for. */
+  cannot(detail: string): void {
+    this.messages.add({ severity: 'warn', summary: 'That cannot be done', detail, life: 9000 });
+  }
+
   wrong(summary: string, detail = ''): void {
     this.messages.add({ severity: 'error', summary, detail, life: 12000 });
   }

@@ -1,6 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { pictureUrl } from '../platform/files';
-import { WorkspaceStore } from '../store/workspace';
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { shownAsset } from './shown-asset';
 
 /** A kept picture, with its description. */
 @Component({
@@ -9,7 +8,7 @@ import { WorkspaceStore } from '../store/workspace';
   template: `
     @if (url(); as src) {
       <img [src]="src" [alt]="alt()" />
-    } @else {
+    } @else if (url() === null) {
       <p class="small">{{ assetId() ? 'This picture is not in this browser.' : 'No picture yet.' }}</p>
     }
   `,
@@ -25,9 +24,5 @@ import { WorkspaceStore } from '../store/workspace';
 export class Picture {
   readonly assetId = input.required<string>();
   readonly alt = input.required<string>();
-  private readonly assets = inject(WorkspaceStore).assets;
-  protected readonly url = computed(() => {
-    const asset = this.assets()[this.assetId()];
-    return asset ? pictureUrl(asset) : null;
-  });
+  protected readonly url = shownAsset(this.assetId, 'image/');
 }

@@ -60,7 +60,7 @@ const WEAVES: Record<
   cross: { path: 'M0 0L24 24M24 0L0 24M12 0L24 12L12 24L0 12Z' },
 };
 
-/** A version's woven mark. A null swatch is the master's plain sheet. Decorative beside a name, else labelled. */
+/** The woven mark of a version, or of the master among them. Decorative beside a name, else labelled. */
 @Component({
   selector: 'lv-swatch',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -98,9 +98,6 @@ const WEAVES: Record<
           [attr.stroke]="'var(--sw-' + s.colour + ')'"
         />
         <text x="12" y="16.4" text-anchor="middle" [attr.fill]="'var(--sw-' + s.colour + ')'">{{ s.letter }}</text>
-      } @else {
-        <path class="master" d="M2 1.5h20v21l-2.5-1.6-2.5 1.6-2.5-1.6-2.5 1.6-2.5-1.6-2.5 1.6-2.5-1.6L2 22.5z" />
-        <path class="lines" d="M6 8h12M6 12h12M6 16h7" />
       }
     </svg>
   `,
@@ -124,13 +121,6 @@ const WEAVES: Record<
     }
     text {
       font: 800 12.5px var(--sans);
-    }
-    .master {
-      fill: var(--ink);
-    }
-    .lines {
-      stroke: var(--paper);
-      stroke-width: 1.8;
     }
   `,
 })

@@ -1,15 +1,12 @@
 import { Injectable, inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { emptyWorkspace, type Workspace } from '@lorvet/core';
-import { Keeper } from '../platform/keeper';
-import { KeepingActions } from '../store/actions';
-import { WorkspaceStore } from '../store/workspace';
+import { Exchanging } from '../store/exchanging';
 
 /** The two ways to begin. */
 @Injectable({ providedIn: 'root' })
 export class Starter {
-  private readonly work = inject(WorkspaceStore);
-  private readonly keeper = inject(Keeper);
+  private readonly exchanging = inject(Exchanging);
   private readonly router = inject(Router);
 
   async demo(): Promise<void> {
@@ -22,9 +19,7 @@ export class Starter {
   }
 
   private async begin(workspace: Workspace): Promise<void> {
-    this.work.dispatch(KeepingActions.workspaceReplaced({ workspace, label: 'begin' }));
-    await this.keeper.flush();
-    await this.keeper.markStarted();
+    await this.exchanging.withWorkspace(workspace, 'begin');
     await this.router.navigate(['/shelf'], { replaceUrl: true });
   }
 }

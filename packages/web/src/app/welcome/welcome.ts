@@ -19,25 +19,7 @@ import { Starter } from './starter';
       </p>
     </main>
   `,
-  styles: `
-    main {
-      min-height: 100%;
-      max-width: 520px;
-      margin: 0 auto;
-      padding: 40px 20px;
-      display: grid;
-      gap: 16px;
-      align-content: center;
-      justify-items: center;
-      text-align: center;
-    }
-    h1 {
-      font-size: 40px;
-    }
-    .btn {
-      min-height: 42px;
-    }
-  `,
+  styleUrl: './welcome.css',
 })
 export class Welcome {
   protected readonly starter = inject(Starter);

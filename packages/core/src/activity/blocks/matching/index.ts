@@ -75,6 +75,7 @@ export const matching: BlockKind<Matching, z.infer<typeof learnerSchema>> = {
     left: b.pairs.map(plainPiece),
     right: byWords([...b.pairs.map((p) => p.match), ...b.extra].map(plainPiece)),
   }),
+  mixes: ['left', 'right'],
   assets: (b) => pieceAssets([...b.pairs, ...b.pairs.map((p) => p.match), ...b.extra]),
   item: {
     minutes: 2,

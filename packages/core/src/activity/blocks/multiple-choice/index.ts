@@ -57,6 +57,7 @@ export const multipleChoice: BlockKind<MultipleChoice, z.infer<typeof learnerSch
     kind: 'multiple-choice',
     options: b.options.map(plainPiece),
   }),
+  mixes: ['options'],
   assets: (b) => pieceAssets(b.options),
   item: {
     minutes: 0.8,

@@ -56,6 +56,7 @@ export const singleChoice: BlockKind<SingleChoice, z.infer<typeof learnerSchema>
     kind: 'single-choice',
     options: b.options.map(plainPiece),
   }),
+  mixes: ['options'],
   assets: (b) => pieceAssets(b.options),
   item: {
     minutes: 0.5,

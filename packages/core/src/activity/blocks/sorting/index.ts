@@ -54,6 +54,7 @@ export const sorting: BlockKind<Sorting, z.infer<typeof learnerSchema>> = {
     groups: b.groups.map((g) => ({ id: g.id, text: g.text })),
     pieces: byWords(b.pieces.map(plainPiece)),
   }),
+  mixes: ['pieces'],
   assets: (b) => pieceAssets(b.pieces),
   item: {
     minutes: 2,

@@ -1,4 +1,4 @@
-import { type Asset, fromBase64, Problem } from '@lorvet/core';
+import { fromBase64, Problem } from '@lorvet/core';
 import {
   type BadLine,
   type FoundPicture,
@@ -21,6 +21,7 @@ import { marked } from 'marked';
 import { nanoid } from 'nanoid';
 import { assetOf, readPicture } from '../files';
 import type { PdfInWork } from './pdf-file';
+import type { KeptAsset } from '../storage/kept-asset';
 
 /** What a call gives back: its result, or what is wrong in words. A class does not survive the way between threads. */
 export type Told<T> =
@@ -31,7 +32,7 @@ export type Told<T> =
 export interface Reading {
   readonly name: string;
   readonly proposed: Proposed;
-  readonly pictures: readonly (Asset | null)[];
+  readonly pictures: readonly (KeptAsset | null)[];
   readonly left: readonly string[];
   readonly sizes: readonly ({ readonly width: number; readonly height: number } | null)[];
 }
@@ -69,7 +70,7 @@ async function assetsOf(
   left: string[],
   progress: Progress,
 ) {
-  const out: (Asset | null)[] = [];
+  const out: (KeptAsset | null)[] = [];
   for (const p of pictures) {
     progress(out.length, pictures.length);
     const blob = await bytesOf(p);
@@ -100,7 +101,7 @@ async function fromHtml(html: string, name: string, progress: Progress): Promise
   return reading(setApart(material), assets, left);
 }
 
-function reading(material: Material, pictures: readonly (Asset | null)[], left: readonly string[]): Reading {
+function reading(material: Material, pictures: readonly (KeptAsset | null)[], left: readonly string[]): Reading {
   return {
     name: material.name,
     proposed: propose(material, newId),
@@ -153,11 +154,11 @@ const api = {
   },
 
   /** A page's own picture, to lie under answer places. */
-  async pagePicture(n: number): Promise<Told<Asset>> {
+  async pagePicture(n: number): Promise<Told<KeptAsset>> {
     return await told(async () => {
       const { drawPdfPage } = await import('./pdf-file');
       const blob = await openPdf().page(n, (p) => drawPdfPage(p, PAGE, 0.82));
-      return await assetOf(new Uint8Array(await blob.arrayBuffer()), 'image/webp', `${pdf?.name ?? 'page'}, page ${n}`);
+      return await assetOf(blob, 'image/webp', `${pdf?.name ?? 'page'}, page ${n}`);
     });
   },
 
@@ -208,9 +209,9 @@ const api = {
   async readPictures(
     files: readonly File[],
     progress: (done: number) => void,
-  ): Promise<Told<{ assets: Asset[]; left: string[] }>> {
+  ): Promise<Told<{ assets: KeptAsset[]; left: string[] }>> {
     return await told(async () => {
-      const assets: Asset[] = [];
+      const assets: KeptAsset[] = [];
       const left: string[] = [];
       for (const [i, file] of files.entries()) {
         const taken = await readPicture(file);
@@ -259,7 +260,7 @@ const api = {
     return await told(async () => {
       const read = readQtiPackage(new Uint8Array(await file.arrayBuffer()), name, newId);
       const left = [...read.left];
-      const pictures: (Asset | null)[] = [];
+      const pictures: (KeptAsset | null)[] = [];
       for (const p of read.pictures) {
         progress(pictures.length, read.pictures.length);
         const taken = await readPicture(new Blob([p.bytes as BlobPart], { type: mimeOf(p.name) }));

@@ -2,6 +2,7 @@
 const none = (): Worker => {
   throw new Error('No worker runs in unit tests.');
 };
-export const makeBackupWorker = none;
+export const makePackWorker = none;
+export const makeKeepingWorker = none;
 export const makeIntakeWorker = none;
 export const makeSearchWorker = none;

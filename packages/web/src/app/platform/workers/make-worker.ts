@@ -1,6 +1,7 @@
 /** The one place where the workers' files are named, so that tests can put a stand-in in their place. */
-export const makeBackupWorker = (): Worker =>
-  new Worker(new URL('./backup.worker', import.meta.url), { type: 'module' });
+export const makePackWorker = (): Worker => new Worker(new URL('./pack.worker', import.meta.url), { type: 'module' });
+export const makeKeepingWorker = (): Worker =>
+  new Worker(new URL('./keeping.worker', import.meta.url), { type: 'module' });
 export const makeIntakeWorker = (): Worker =>
   new Worker(new URL('./intake.worker', import.meta.url), { type: 'module' });
 export const makeSearchWorker = (): Worker =>

@@ -1,6 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { assetUrl } from '../../platform/files';
-import { WorkspaceStore } from '../../store/workspace';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { shownAsset } from '../shown-asset';
 
 /** A kept sound or video, to be played. Nothing plays by itself. */
 @Component({
@@ -13,7 +12,7 @@ import { WorkspaceStore } from '../../store/workspace';
       } @else {
         <video controls preload="metadata" [src]="src" [attr.aria-label]="label()"></video>
       }
-    } @else {
+    } @else if (url() === null) {
       <p class="small">{{ assetId() ? 'This recording is not in this browser.' : 'No recording yet.' }}</p>
     }
   `,
@@ -40,9 +39,8 @@ export class Media {
   readonly assetId = input.required<string>();
   readonly what = input.required<'sound' | 'video'>();
   readonly label = input('');
-  private readonly assets = inject(WorkspaceStore).assets;
-  protected readonly url = computed(() => {
-    const asset = this.assets()[this.assetId()];
-    return asset ? assetUrl(asset) : null;
-  });
+  private readonly sound = shownAsset(this.assetId, 'audio/');
+  private readonly video = shownAsset(this.assetId, 'video/');
+  // A recording of a voice may be kept as a video without pictures.
+  protected readonly url = computed(() => this.sound() ?? this.video());
 }

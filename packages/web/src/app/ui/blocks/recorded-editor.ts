@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import type { Asset } from '@lorvet/core';
 import { BenchActions } from '../../store/actions';
+import type { KeptAsset } from '../../platform/storage/kept-asset';
 import { WorkspaceStore } from '../../store/workspace';
 import { type BlockOf, EditorPart } from './editor-part';
 import { Media } from './media';
@@ -39,7 +39,7 @@ export class RecordedEditor extends EditorPart<BlockOf<'audio' | 'video'>> {
   protected readonly what = computed(() => (this.block().kind === 'audio' ? 'sound' : 'video'));
   private readonly work = inject(WorkspaceStore);
 
-  protected keep(asset: Asset): void {
+  protected keep(asset: KeptAsset): void {
     this.work.dispatch(BenchActions.pictureAdded({ asset }));
     this.set({ assetId: asset.id });
   }

@@ -11,9 +11,9 @@ import {
   viewChild,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import type { Asset } from '@lorvet/core';
 import { Devices, stop } from '../../platform/devices';
 import { readMedia, readPicture, type Taken } from '../../platform/files';
+import type { KeptAsset } from '../../platform/storage/kept-asset';
 
 /** Longest recording, in seconds. */
 const MOST_SECONDS = 180;
@@ -100,7 +100,7 @@ const MOST_SECONDS = 180;
 })
 export class Take {
   readonly what = input.required<'photo' | 'voice' | 'video'>();
-  readonly taken = output<Asset>();
+  readonly taken = output<KeptAsset>();
   protected readonly devices = inject(Devices);
   protected readonly stream = signal<MediaStream | null>(null);
   protected readonly problem = signal('');

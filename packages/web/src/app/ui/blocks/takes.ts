@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject, input, linkedSignal, output } from '@angular/core';
-import { type Answer, type Asset, mediaOf } from '@lorvet/core';
+import { type Answer, mediaOf } from '@lorvet/core';
 import { DeskActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 import { Picture } from '../picture';
 import { Media } from './media';
 import { Take } from './take';
+import type { KeptAsset } from '../../platform/storage/kept-asset';
 
 type Given = Extract<Answer, { kind: 'media' }>;
 
@@ -97,7 +98,7 @@ export class Takes {
   private readonly work = inject(WorkspaceStore);
   protected readonly given = linkedSignal<Given>(() => mediaOf(this.answer()));
 
-  protected add(asset: Asset): void {
+  protected add(asset: KeptAsset): void {
     this.work.dispatch(DeskActions.mediaKept({ asset }));
     this.take({ kind: 'media', takes: [...this.given().takes, asset.id], best: this.given().best || asset.id });
   }

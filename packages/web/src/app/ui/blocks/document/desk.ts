@@ -1,7 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { assetUrl } from '../../../platform/files';
-import { WorkspaceStore } from '../../../store/workspace';
+import { shownAsset } from '../../shown-asset';
 import { DeskPart, type LearnerBlockOf } from '../part';
 
 @Component({
@@ -13,7 +12,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
       <a class="btn" [href]="href" target="_blank" rel="noopener"
         ><svg lucideIcon="file-input"></svg>Open {{ block().title || 'the document' }} (PDF)</a
       >
-    } @else {
+    } @else if (url() === null) {
       <p class="small">{{ block().assetId ? 'This document is not in this browser.' : 'No document yet.' }}</p>
     }
   `,
@@ -24,9 +23,8 @@ import { DeskPart, type LearnerBlockOf } from '../part';
   `,
 })
 export class DocumentDesk extends DeskPart<LearnerBlockOf<'document'>> {
-  private readonly assets = inject(WorkspaceStore).assets;
-  protected readonly url = computed(() => {
-    const asset = this.assets()[this.block().assetId];
-    return asset ? assetUrl(asset) : null;
-  });
+  protected readonly url = shownAsset(
+    computed(() => this.block().assetId),
+    'application/pdf',
+  );
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import type { Asset } from '@lorvet/core';
 import { BenchActions } from '../../../store/actions';
+import type { KeptAsset } from '../../../platform/storage/kept-asset';
 import { WorkspaceStore } from '../../../store/workspace';
 import { Words } from '../../words';
 import { type BlockOf, EditorPart } from '../editor-part';
@@ -37,7 +37,7 @@ export class InstructionEditor extends EditorPart<BlockOf<'instruction'>> {
   private readonly work = inject(WorkspaceStore);
   protected readonly taking = signal<'voice' | 'video' | null>(null);
 
-  protected keep(asset: Asset): void {
+  protected keep(asset: KeptAsset): void {
     this.work.dispatch(BenchActions.pictureAdded({ asset }));
     this.set({ recording: { assetId: asset.id, what: this.taking() === 'video' ? 'video' : 'sound' } });
     this.taking.set(null);

@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import { idSchema } from '../activity/block';
+import { learnerBlockSchema } from '../activity/blocks';
+import { swatchSchema } from '../activity/family';
+import { type Given, type HandOut, wayToGiveSchema } from './hand-out';
+import { type LearnerSheet, ownForLearner } from './learner-sheet';
+
+/** What the teacher said to a learner about one piece of work: never a mark by item, never another learner's. */
+export const saidSchema = z.strictObject({
+  /** By the number of the go. */
+  decisions: z.record(z.string(), z.enum(['another go', 'complete'])),
+  comment: z.string(),
+  comments: z.record(z.string(), z.string()),
+});
+export type Said = z.infer<typeof saidSchema>;
+export const NOTHING_SAID: Said = { decisions: {}, comment: '', comments: {} };
+
+/** One piece of work on a learner's slip: how it was given, and which sheet it is. */
+export const slippedSchema = z.strictObject({
+  title: z.string(),
+  note: z.string(),
+  way: wayToGiveSchema,
+  /** Local date and time, as on the hand-out; the due date with this learner's extra days. */
+  opensAt: z.string().nullable(),
+  dueAt: z.string().nullable(),
+  givenAt: z.string().nullable(),
+  swatch: swatchSchema,
+  goes: z.number().int().nullable(),
+  /** Address of the sheet. */
+  sheet: z.string().max(64),
+  /** The blocks that are this learner's own. */
+  own: z.array(learnerBlockSchema),
+  said: saidSchema,
+});
+export type Slipped = z.infer<typeof slippedSchema>;
+
+/** A learner's slip: all that was given to them, by hand-out. The desk reads it and nothing of the teacher's. */
+export const slipSchema = z.strictObject({ id: idSchema, works: z.record(idSchema, slippedSchema) });
+export type Slip = z.infer<typeof slipSchema>;
+
+export function slipped(
+  handOut: Pick<HandOut, 'title' | 'note' | 'way' | 'opensAt' | 'dueAt' | 'givenAt'>,
+  given: Given,
+  sheet: LearnerSheet,
+  said: Said = NOTHING_SAID,
+): Slipped {
+  return {
+    title: handOut.title,
+    note: handOut.note,
+    way: handOut.way,
+    opensAt: handOut.opensAt,
+    dueAt: handOut.dueAt && laterBy(handOut.dueAt, sheet.days),
+    givenAt: handOut.givenAt,
+    swatch: sheet.swatch,
+    goes: sheet.show.goes,
+    sheet: sheet.id,
+    own: ownForLearner(given),
+    said,
+  };
+}
+
+/** A local date and time so many days later. */
+function laterBy(local: string, days: number): string {
+  const date = new Date(`${local.slice(0, 10)}T12:00:00Z`);
+  date.setUTCDate(date.getUTCDate() + days);
+  return `${date.toISOString().slice(0, 10)}${local.slice(10)}`;
+}

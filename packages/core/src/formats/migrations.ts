@@ -1,0 +1,106 @@
+import { contentAddress } from '../activity/fingerprint';
+import { FAMILY_FORMAT, type Swatch, swatchFrom } from '../activity/family';
+import { COLLECTIONS } from '../workspace';
+import { fromBase64 } from './base64';
+
+/** Format number of all that is kept: of a backup, and of the records in the browser. A step below leads to each from the one before. */
+export const WORKSPACE_FORMAT = 4;
+
+/** Records as they came, by collection: nothing is known of them yet. What is no record is passed on, and refused later. */
+export type RawCollections = Readonly<Record<string, readonly unknown[]>>;
+
+type Raw = Readonly<Record<string, unknown>>;
+const isRaw = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
+const rawIn = (value: unknown): Raw => (isRaw(value) ? value : {});
+const each = (list: readonly unknown[] | undefined, change: (record: Raw) => unknown): unknown[] =>
+  (list ?? []).map((r) => (isRaw(r) ? change(r) : r));
+
+/** Each step gives what the next format holds; a collection that came with it begins empty. */
+const STEPS: readonly ((raw: RawCollections) => RawCollections)[] = [
+  (raw) => ({ ...raw, templates: [], objectives: [] }),
+  (raw) => ({ ...raw, recipes: [] }),
+  splitFrozenAndComfort,
+];
+
+/** Raw records of an earlier format as of now. Which format it is, is checked before. */
+export function migrateWorkspace(format: number, raw: RawCollections): RawCollections {
+  let out = raw;
+  for (let at = format; at < WORKSPACE_FORMAT; at++) out = STEPS[at - 1]?.(out) ?? out;
+  return Object.fromEntries(COLLECTIONS.map((c) => [c, out[c] ?? []]));
+}
+
+/** The collections that a backup of a format holds. */
+export function collectionsAt(format: number): readonly string[] {
+  const first = ['families', 'learners', 'classes', 'groups', 'handOuts', 'copies', 'markings', 'assets'];
+  if (format >= 4) return COLLECTIONS;
+  return [...first, ...(format >= 2 ? ['templates', 'objectives'] : []), ...(format >= 3 ? ['recipes'] : [])];
+}
+
+const FAMILY_STEPS: readonly ((family: Raw) => Raw)[] = [
+  // The master has a mark of its own, unlike those of its versions.
+  (f) => ({ ...f, format: 2, swatch: swatchFrom(String(f['id']), swatchesIn(f)) }),
+];
+
+const swatchesIn = (f: Raw): Swatch[] =>
+  (Array.isArray(f['versions']) ? f['versions'] : []).flatMap((v) => {
+    const swatch: unknown = rawIn(v)['swatch'];
+    return isRaw(swatch) ? [swatch as unknown as Swatch] : [];
+  });
+
+/** A raw family of an earlier format as of now; what names no earlier format is left as it is. */
+export function migrateFamily(family: unknown): unknown {
+  if (!isRaw(family)) return family;
+  let out = family;
+  for (let at = Number(out['format']); at >= 1 && at < FAMILY_FORMAT; at++) out = FAMILY_STEPS[at - 1]?.(out) ?? out;
+  return out;
+}
+
+/**
+ * Format 3 to 4. What was frozen becomes a record of its own, kept once; comfort goes from the learner's card into a
+ * record that the desk writes; assets are bytes and not base64.
+ */
+function splitFrozenAndComfort(raw: RawCollections): RawCollections {
+  const families = (raw['families'] ?? []).map(migrateFamily);
+  const swatches = new Map(families.map((f) => [rawIn(f)['id'], rawIn(f)['swatch']]));
+  const frozen = new Map<string, unknown>();
+  const addresses = new Map<string, string>();
+  const handOuts = each(raw['handOuts'], ({ frozen: held, given, ...rest }) => {
+    for (const [address, value] of Object.entries(rawIn(held))) {
+      const { hash: _, at: __, ...one } = rawIn(value);
+      const familyId = String(one['familyId']);
+      const record = { ...one, swatch: one['swatch'] ?? swatches.get(familyId) ?? swatchFrom(familyId) };
+      const id = contentAddress(record);
+      frozen.set(id, { id, ...record });
+      addresses.set(`${String(rest['id'])} ${address}`, id);
+    }
+    const at = (address: unknown) => addresses.get(`${String(rest['id'])} ${String(address)}`) ?? address;
+    const now = Object.entries(rawIn(given)).map(([learnerId, address]) => [learnerId, { frozen: at(address) }]);
+    return { ...rest, given: Object.fromEntries(now) };
+  });
+  return {
+    ...raw,
+    families,
+    learners: each(raw['learners'], ({ comfort: _, ...rest }) => rest),
+    comforts: (raw['learners'] ?? []).flatMap((l) => {
+      const { id, comfort } = rawIn(l);
+      return comfort === undefined ? [] : [{ id, comfort }];
+    }),
+    handOuts,
+    frozen: [...frozen.values()],
+    copies: each(raw['copies'], (c) => ({
+      ...c,
+      frozen: addresses.get(`${String(c['handOutId'])} ${String(c['frozen'])}`) ?? c['frozen'],
+    })),
+    assets: each(raw['assets'], (a) => ({ ...a, data: bytesIn(a['data']) })),
+    removed: [],
+  };
+}
+
+/** What was kept as base64; what was not is left, and refused later. */
+function bytesIn(data: unknown): unknown {
+  try {
+    return typeof data === 'string' ? fromBase64(data) : data;
+  } catch {
+    return data;
+  }
+}

@@ -1,0 +1,131 @@
+import type { Family } from '../activity/family';
+import type { Frozen, HandOut } from '../assign/hand-out';
+import { type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
+import { NOTHING_SAID, slipped } from '../assign/slip';
+import type { Learner, SchoolClass } from '../learners/learner';
+import { type Copy, decisionsOf, saidOf, workState } from '../work/copy';
+import { type CollectionName, COLLECTIONS, listOf, type Workspace } from '../workspace';
+import { familyHead, handOutHead } from './heads';
+import { emptyIndex, type Index, type IndexPatch, patchedIndex, type WorkState } from './index-parts';
+import type { Removed } from './removed';
+
+/** What became of one record; undefined: it was not there, or is there no more. */
+export interface RecordChange {
+  readonly collection: CollectionName;
+  readonly id: string;
+  readonly before: unknown;
+  readonly after: unknown;
+}
+
+type Known = { readonly [C in Exclude<CollectionName, 'assets'>]: Workspace[C] };
+
+/** Whether something large that is kept was removed and waits to be emptied or to come back. */
+export const isRemoved = (removed: Workspace['removed'], what: 'hand-out' | 'activity', id: string): boolean =>
+  Object.values(removed).some((r) => r.what === what && 'target' in r && r.target === id);
+
+/**
+ * What changes of records ask of the index. `w` is what is known after the changes: it must hold the records that the
+ * changed ones speak of (the hand-out and the frozen activities of what was given, the marking of a copy).
+ */
+export function indexChanges(changes: readonly RecordChange[], w: Known): IndexPatch[] {
+  const out: IndexPatch[] = [];
+  const was = new Map(changes.map((c) => [`${c.collection}/${c.id}`, c.before]));
+  const before = <T>(collection: CollectionName, id: string, now: T | undefined): T | undefined => {
+    const key = `${collection}/${id}`;
+    return was.has(key) ? (was.get(key) as T | undefined) : now;
+  };
+  const copies = new Set<string>();
+  const handOuts = new Set<string>();
+  const families = new Set<string>();
+  let door = false;
+  for (const c of changes)
+    switch (c.collection) {
+      case 'families':
+        families.add(c.id);
+        break;
+      case 'handOuts':
+        handOuts.add(c.id);
+        break;
+      case 'copies':
+      case 'markings':
+        copies.add(c.id);
+        break;
+      case 'learners':
+      case 'classes':
+        door = true;
+        break;
+      case 'removed': {
+        const r = (c.after ?? c.before) as Removed;
+        if (r.what === 'hand-out') handOuts.add(r.target);
+        if (r.what === 'activity') families.add(r.target);
+        break;
+      }
+      default:
+    }
+  for (const id of families) {
+    const family = isRemoved(w.removed, 'activity', id) ? undefined : (w.families[id] as Family | undefined);
+    out.push({ in: 'familyHeads', id, put: family ? familyHead(family) : null });
+  }
+  const sheets = new Map<string, LearnerSheet>();
+  for (const id of handOuts) {
+    const now = w.handOuts[id] as HandOut | undefined;
+    const shown = isRemoved(w.removed, 'hand-out', id) ? undefined : now;
+    out.push({ in: 'handOutHeads', id, put: shown ? handOutHead(shown, w.frozen) : null });
+    const then = before<HandOut>('handOuts', id, now);
+    for (const learnerId of new Set([...Object.keys(then?.given ?? {}), ...Object.keys(shown?.given ?? {})])) {
+      const given = shown?.given[learnerId];
+      const frozen = given && (w.frozen[given.frozen] as Frozen | undefined);
+      if (!shown || !given || !frozen) {
+        out.push({ in: 'slips', id: learnerId, works: { [id]: null } });
+        continue;
+      }
+      let sheet = sheets.get(frozen.id);
+      if (!sheet) {
+        sheets.set(frozen.id, (sheet = learnerSheet(frozen)));
+        out.push({ in: 'sheets', id: frozen.id, put: sheet });
+      }
+      const copyId = `${id}.${learnerId}`;
+      copies.add(copyId);
+      const marking = w.markings[copyId];
+      const said = marking ? { said: { [id]: saidOf(marking) } } : {};
+      out.push({ in: 'slips', id: learnerId, works: { [id]: slipped(shown, given, sheet) }, ...said });
+    }
+    if (!now) out.push(...[...goneFrom(then)].map((l): IndexPatch => ({ in: 'states', id, set: { [l]: null } })));
+  }
+  const states = new Map<string, Record<string, WorkState | null>>();
+  for (const id of copies) {
+    const copy = w.copies[id] as Copy | undefined;
+    const known = copy ?? before<Copy>('copies', id, undefined);
+    if (!known) continue;
+    const { handOutId, learnerId } = known;
+    const set = states.get(handOutId) ?? {};
+    states.set(handOutId, set);
+    set[learnerId] = (copy && workState(copy, decisionsOf(w.markings[id]))) ?? null;
+    const marking = w.markings[id];
+    if (was.has(`markings/${id}`))
+      out.push({ in: 'slips', id: learnerId, said: { [handOutId]: marking ? saidOf(marking) : NOTHING_SAID } });
+  }
+  for (const [id, set] of states) out.push({ in: 'states', id, set });
+  if (door) out.push({ in: 'door', id: 'door', put: { id: 'door', classes: doorOf(listOf(w.classes), w.learners) } });
+  return out;
+}
+
+const goneFrom = (h: HandOut | undefined): Set<string> => new Set(Object.keys(h?.given ?? {}));
+
+const doorOf = (classes: readonly SchoolClass[], learners: Readonly<Record<string, Learner>>) =>
+  classes.map((c) => ({
+    id: c.id,
+    name: c.name,
+    learners: c.learnerIds.flatMap((id) => {
+      const l = learners[id];
+      return l ? [{ id: l.id, name: l.name }] : [];
+    }),
+  }));
+
+/** The index of a whole workspace. */
+export function indexOf(w: Workspace): Index {
+  const all = COLLECTIONS.filter((c) => c !== 'assets').flatMap((collection) =>
+    Object.entries(w[collection]).map(([id, after]): RecordChange => ({ collection, id, before: undefined, after })),
+  );
+  return patchedIndex(emptyIndex(), indexChanges(all, w));
+}

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import type { Boxes } from './boxes';
+
+/** A workspace that another took the place of: it can be had back until it is let go. */
+const earlierSchema = z.object({ generation: z.string(), at: z.string(), says: z.string() });
+export type Earlier = z.infer<typeof earlierSchema>;
+
+const generationsSchema = z.object({ current: z.string(), earlier: z.array(earlierSchema) });
+export type Generations = z.infer<typeof generationsSchema>;
+
+const GENERATIONS = 'generations';
+const WRITER = 'writer';
+
+/** Which generation is read and written; null where nothing was ever kept here. One record, so that it is exchanged at once. */
+export async function readGenerations(boxes: Boxes): Promise<Generations | null> {
+  const kept = await boxes
+    .root()
+    .get(GENERATIONS)
+    .catch(() => null);
+  const read = generationsSchema.safeParse(kept);
+  if (read.success) return read.data;
+  if (kept === undefined) return null;
+  // The record is damaged: the newest generation stands, and none is let go.
+  const all = (await boxes.generations()).sort().reverse();
+  const [current] = all;
+  const earlier = all.slice(1).map((generation) => ({ generation, at: '', says: 'found again' }));
+  return current === undefined ? null : { current, earlier };
+}
+
+export async function writeGenerations(boxes: Boxes, generations: Generations): Promise<void> {
+  await boxes.root().set(GENERATIONS, generations);
+}
+
+/**
+ * Takes the turn of writing: true where nobody else has written since this tab last did, so that all it knows is as it
+ * is kept. The caller holds the lock of writing.
+ */
+export class Turns {
+  private mine = '';
+  constructor(
+    private readonly boxes: Boxes,
+    private readonly tab: string,
+  ) {}
+
+  async take(): Promise<boolean> {
+    const last = await this.boxes
+      .root()
+      .get(WRITER)
+      .catch(() => '');
+    const alone = last === this.mine;
+    if (!alone) {
+      this.mine = this.tab;
+      await this.boxes.root().set(WRITER, this.tab);
+    }
+    return alone;
+  }
+}
+
+/** Whoever writes next looks first at what was done meanwhile. */
+export const endTurns = (boxes: Boxes): Promise<void> => boxes.root().set(WRITER, '');
+
+/** Names of generations sort by their age. */
+export const newGeneration = (now: number, chance: string): string => `${now.toString(36).padStart(9, '0')}-${chance}`;

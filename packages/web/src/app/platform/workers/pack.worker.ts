@@ -1,0 +1,47 @@
+import {
+  type AdjustmentFile,
+  type Asset,
+  type Family,
+  readAdjustments,
+  readFamily,
+  writeAdjustments,
+  writeFamily,
+} from '@lorvet/core';
+import { expose } from 'comlink';
+import { assetOfKept, keptAsset, type KeptAsset } from '../storage/kept-asset';
+import { type Refused, refusedOr } from './refused';
+
+export type FamilyReading =
+  { readonly ok: true; readonly family: Family; readonly assets: readonly KeptAsset[] } | Refused;
+export type AdjustmentsReading =
+  { readonly ok: true; readonly file: AdjustmentFile; readonly assets: readonly KeptAsset[] } | Refused;
+
+const bytesOf = async (file: Blob): Promise<Uint8Array> => new Uint8Array(await file.arrayBuffer());
+const zipOf = (bytes: Uint8Array): Blob => new Blob([bytes as BlobPart], { type: 'application/zip' });
+
+async function byId(assets: readonly KeptAsset[]): Promise<Record<string, Asset>> {
+  return Object.fromEntries(await Promise.all(assets.map(async (a) => [a.id, await assetOfKept(a)] as const)));
+}
+
+const api = {
+  async writeFamily(family: Family, assets: readonly KeptAsset[], at: string): Promise<Blob> {
+    return zipOf(writeFamily(family, await byId(assets), at));
+  },
+  /** `id` is the family's own here. */
+  readFamily: (file: Blob, id: string): Promise<FamilyReading> =>
+    refusedOr(async () => {
+      const { family, assets } = readFamily(await bytesOf(file), () => id);
+      return { ok: true, family, assets: assets.map(keptAsset) };
+    }),
+  async writeAdjustments(family: Family, versionId: string, assets: readonly KeptAsset[], at: string): Promise<Blob> {
+    return zipOf(writeAdjustments(family, versionId, await byId(assets), at));
+  },
+  readAdjustments: (file: Blob): Promise<AdjustmentsReading> =>
+    refusedOr(async () => {
+      const { file: read, assets } = readAdjustments(await bytesOf(file));
+      return { ok: true, file: read, assets: assets.map(keptAsset) };
+    }),
+};
+
+export type PackApi = typeof api;
+expose(api);

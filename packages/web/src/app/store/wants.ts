@@ -1,0 +1,28 @@
+import { copyIdOf, type Id, sourceFamilies } from '@lorvet/core';
+import type { KeptDoc } from '../platform/storage/kept-asset';
+import type { Want } from './parts';
+
+type Doc = () => KeptDoc;
+
+/** A hand-out with what it gave. */
+export async function wantGiven(id: Id, want: Want, doc: Doc): Promise<void> {
+  await want('handOuts', [id]);
+  await want(
+    'frozen',
+    Object.values(doc().handOuts[id]?.given ?? {}).map((g) => g.frozen),
+  );
+}
+
+/** A hand-out with what it gave, all work on it, and what was said to that. */
+export async function wantWork(id: Id, want: Want, doc: Doc): Promise<void> {
+  await wantGiven(id, want, doc);
+  const copies = Object.keys(doc().handOuts[id]?.given ?? {}).map((learnerId) => copyIdOf(id, learnerId));
+  await Promise.all([want('copies', copies), want('markings', copies)]);
+}
+
+/** A family with the activities it takes parts from, and those that take parts from it (`others`). */
+export async function wantFamily(id: Id, want: Want, doc: Doc, others: readonly Id[] = []): Promise<void> {
+  await want('families', [id]);
+  const family = doc().families[id];
+  if (family) await want('families', [...sourceFamilies(family), ...others]);
+}

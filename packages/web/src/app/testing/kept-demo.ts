@@ -1,0 +1,36 @@
+import { COLLECTIONS, indexOf, type Workspace } from '@lorvet/core';
+import { demoWorkspace } from '@lorvet/core/demo';
+import { MemoryBoxes } from '../platform/storage/boxes';
+import { fillWith } from '../platform/storage/filling';
+import { Generation } from '../platform/storage/generation';
+import { keptAsset, type KeptDoc } from '../platform/storage/kept-asset';
+import type { Opened } from '../platform/storage/opening';
+import { writeGenerations } from '../platform/storage/root';
+
+export const DEMO_DAY = Date.UTC(2026, 10, 24, 9);
+export const GENERATION = 'demo';
+
+/** Storage with a workspace in it, as a browser would have it. */
+export async function boxesWith(workspace: Workspace): Promise<MemoryBoxes> {
+  const boxes = new MemoryBoxes();
+  await fillWith(new Generation(boxes, GENERATION), workspace);
+  await writeGenerations(boxes, { current: GENERATION, earlier: [] });
+  return boxes;
+}
+
+let demoBoxes: Promise<MemoryBoxes> | undefined;
+/** Storage with the demo in it: filled once, then copied. */
+export async function boxesWithDemo(): Promise<MemoryBoxes> {
+  demoBoxes ??= boxesWith(demoWorkspace(DEMO_DAY));
+  return (await demoBoxes).copy();
+}
+
+/** A workspace as it would be with all of it in memory. */
+export function allOpened(workspace: Workspace): Opened {
+  const assets = Object.fromEntries(Object.entries(workspace.assets).map(([id, a]) => [id, keptAsset(a)]));
+  return { doc: { ...workspace, assets } as KeptDoc, index: indexOf(workspace), toMend: [] };
+}
+
+/** Every record of a workspace, by kind. */
+export const allKeys = (workspace: Workspace) =>
+  COLLECTIONS.map((kind) => ({ kind, ids: Object.keys(workspace[kind]) }));

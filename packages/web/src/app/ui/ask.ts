@@ -1,0 +1,22 @@
+import { Injectable, signal } from '@angular/core';
+
+export interface Question {
+  readonly title: string;
+  readonly says: string;
+  /** The words on the button that does it. */
+  readonly yes: string;
+}
+
+interface Asked extends Question {
+  readonly answer: (sure: boolean) => void;
+}
+
+/** Asks before something that reaches far. The dialog comes when it is first needed. */
+@Injectable({ providedIn: 'root' })
+export class Ask {
+  readonly asked = signal<Asked | null>(null);
+
+  async sure(question: Question): Promise<boolean> {
+    return await new Promise((done) => this.asked.set({ ...question, answer: done }));
+  }
+}
