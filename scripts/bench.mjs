@@ -1,32 +1,58 @@
-// npm run bench: figures of the core and of the Bench in a browser, as ratios within one run; also in docs/bench.json.
+// npm run bench [core] [browser] [term] [keeping]: figures as ratios within one run; also in docs/bench.json. Without a
+// name: core and browser.
 import { build as bundle } from 'esbuild';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { benchInBrowser } from './bench-browser.mjs';
+import { benchTerm } from './bench-term.mjs';
 import { build, install, root } from './steps.mjs';
+
+const ALL = ['core', 'browser', 'term'];
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter((w) => !ALL.includes(w));
+if (unknown.length) {
+  console.error(`There is no bench called ${unknown.join(', ')}. There are: ${ALL.join(', ')}.`);
+  process.exit(1);
+}
+const does = (name) => (wanted.length ? wanted.includes(name) : name === 'core' || name === 'browser');
 
 install();
 const folder = mkdtempSync(join(tmpdir(), 'lorvet-bench-'));
-const made = (name) => join(folder, `${name}.mjs`);
-for (const name of ['derive', 'large'])
+/** Bundles one of the core's own benches and runs it. */
+async function run(name, ...args) {
+  const made = join(folder, `${name}.mjs`);
   await bundle({
     entryPoints: [join(root, `packages/core/bench/${name}.bench.ts`)],
     bundle: true,
     platform: 'node',
     format: 'esm',
-    outfile: made(name),
+    outfile: made,
     logLevel: 'error',
   });
-const run = (name, ...args) =>
-  execFileSync(process.execPath, ['--expose-gc', made(name), ...args], { encoding: 'utf8', maxBuffer: 1e9 });
+  return execFileSync(process.execPath, ['--expose-gc', made, ...args], { encoding: 'utf8', maxBuffer: 1e9 });
+}
 
-const rows = JSON.parse(run('derive').trimEnd().split('\n').at(-1));
-build();
-const backup = join(folder, 'large.zip');
-run('large', backup);
-rows.push(...(await benchInBrowser(backup)));
+const rows = [];
+if (does('core')) rows.push(...JSON.parse((await run('derive')).trimEnd().split('\n').at(-1)));
+if (does('browser')) {
+  build();
+  const backup = join(folder, 'large.zip');
+  await run('large', backup);
+  rows.push(...(await benchInBrowser(backup)));
+}
+if (does('term')) {
+  build();
+  const files = Object.fromEntries(['one', 'term', 'ten'].map((n) => [n, join(folder, `${n}.zip`)]));
+  for (const [name, times] of [
+    ['one', '0'],
+    ['term', '1'],
+    ['ten', '10'],
+  ])
+    console.log(`${name}: ${(await run('term', files[name], times)).trim()} answers`);
+  rows.push(...(await benchTerm(files)));
+}
 console.table(rows);
 writeFileSync(join(root, 'docs/bench.json'), `${JSON.stringify(rows, null, 2)}\n`);
 rmSync(folder, { recursive: true });

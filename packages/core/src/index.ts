@@ -132,6 +132,7 @@ export { readNumber } from './work/read-number';
 export * from './keep/heads';
 export * from './keep/index-changes';
 export * from './keep/index-parts';
+export * from './keep/packed-ids';
 export { merge3, mergeCopies, type Merged } from './keep/merge';
 export * from './keep/removed';
 export { repaired, type Repaired } from './keep/repair';

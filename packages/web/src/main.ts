@@ -1,8 +1,11 @@
-import { bootstrapApplication } from '@angular/platform-browser';
-import { App } from './app/app';
-import { appConfig } from './app/app.config';
+// The core's schemas are built in a turn of their own, before the application's: the two together would be felt.
+const core = import('@lorvet/core');
+const app = import('./app/boot');
 
-bootstrapApplication(App, appConfig).catch((error: unknown) => {
-  document.body.textContent = 'Lorvet could not start. Reload the page; what you keep is still there.';
-  console.error(error);
-});
+void core
+  .then(() => app)
+  .then(({ boot }) => boot())
+  .catch((error: unknown) => {
+    document.body.textContent = 'Lorvet could not start. Reload the page; what you keep is still there.';
+    console.error(error);
+  });

@@ -7,7 +7,8 @@ export const idSchema = z
   .string()
   .min(1)
   .max(64)
-  .regex(new RegExp(`^(?!(?:${NO_IDS})$)`), 'This is no id.');
+  // No line breaks either: lists of ids are kept as lines.
+  .regex(new RegExp(`^(?!(?:${NO_IDS})$)[^\\n]+$`), 'This is no id.');
 export type Id = string;
 
 /** Whom a block is for. Teacher and key blocks never reach a learner's package. */

@@ -4,6 +4,7 @@ import { type Family, latest, swatchSchema, versionTree } from '../activity/fami
 import { type FrozenById, type HandOut, wayToGiveSchema } from '../assign/hand-out';
 import { isLeft, pendingUpkeep } from '../upkeep/resolve';
 import { waits } from '../upkeep/upkeep';
+import { countIds, idsIn, packedIdsSchema, packIds } from './packed-ids';
 
 /** What lists say of a family without opening it. */
 export const familyHeadSchema = z.object({
@@ -97,7 +98,7 @@ export const handOutHeadSchema = z.object({
   state: z.enum(['draft', 'given']),
   givenAt: z.string().nullable(),
   /** Who got which version; empty until it is given out. */
-  holders: z.array(z.object({ versionId: idSchema.nullable(), learnerIds: z.array(idSchema) })),
+  holders: z.array(z.object({ versionId: idSchema.nullable(), learners: packedIdsSchema })),
 });
 export type HandOutHead = z.infer<typeof handOutHeadSchema>;
 
@@ -122,9 +123,13 @@ export function handOutHead(h: HandOut, frozen: FrozenById): HandOutHead {
     dueAt: h.dueAt,
     state: h.state,
     givenAt: h.givenAt,
-    holders: [...by].map(([versionId, learnerIds]) => ({ versionId, learnerIds })),
+    holders: [...by].map(([versionId, ids]) => ({ versionId, learners: packIds(ids) })),
   };
 }
 
 /** Everybody who got something of a hand-out. */
-export const holdersOf = (h: Pick<HandOutHead, 'holders'>): string[] => h.holders.flatMap((x) => x.learnerIds);
+export const holdersOf = (h: Pick<HandOutHead, 'holders'>): string[] => h.holders.flatMap((x) => idsIn(x.learners));
+
+/** How many got something of a hand-out. */
+export const countHolders = (h: Pick<HandOutHead, 'holders'>): number =>
+  h.holders.reduce((n, x) => n + countIds(x.learners), 0);

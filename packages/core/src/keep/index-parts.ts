@@ -2,15 +2,37 @@ import { z } from 'zod';
 import { idSchema } from '../activity/block';
 import { type LearnerSheet, learnerSheetSchema } from '../assign/learner-sheet';
 import { type Said, type Slip, type Slipped, slipSchema } from '../assign/slip';
+import { countIds, idsIn, packedIdsSchema, packIds } from './packed-ids';
 import { type FamilyHead, familyHeadSchema, type HandOutHead, handOutHeadSchema } from './heads';
 
 /** How far begun work is; who is not named has not begun. */
 export const workStateSchema = z.enum(['working', 'submitted', 'another go', 'complete']);
 export type WorkState = z.infer<typeof workStateSchema>;
 
-/** How far each learner is with a hand-out, under the hand-out's id. */
-export const statesSchema = z.object({ id: idSchema, states: z.record(idSchema, workStateSchema) });
+/** Who is how far with a hand-out, under the hand-out's id. */
+export const statesSchema = z.object({ id: idSchema, states: z.partialRecord(workStateSchema, packedIdsSchema) });
 export type States = z.infer<typeof statesSchema>;
+
+const byLearner = new WeakMap<States, ReadonlyMap<string, WorkState>>();
+
+/** How far each learner is; who is not named has not begun. */
+export function statesIn(part: States | undefined): ReadonlyMap<string, WorkState> {
+  if (!part) return new Map();
+  let out = byLearner.get(part);
+  if (!out) {
+    const all = workStateSchema.options.flatMap((s) => idsIn(part.states[s] ?? '').map((id) => [id, s] as const));
+    byLearner.set(part, (out = new Map(all)));
+  }
+  return out;
+}
+
+/** How many are how far. */
+export const countStates = (part: States | undefined): Record<WorkState, number> => ({
+  working: countIds(part?.states.working ?? ''),
+  submitted: countIds(part?.states.submitted ?? ''),
+  'another go': countIds(part?.states['another go'] ?? ''),
+  complete: countIds(part?.states.complete ?? ''),
+});
 
 /** What the desk says at its door: the classes and who is in them. There is one. */
 export const doorSchema = z.strictObject({
@@ -85,8 +107,14 @@ const without = <T>(all: Readonly<Record<string, T>>, set: Readonly<Record<strin
 /** A part after a patch; null where nothing is left of it. */
 export function patched(part: unknown, patch: IndexPatch): IndexOf[IndexName] | null {
   if (patch.in === 'states') {
-    const states = without((part as States | undefined)?.states ?? {}, patch.set);
-    return Object.keys(states).length ? { id: patch.id, states } : null;
+    const now = new Map(statesIn(part as States | undefined));
+    for (const [learnerId, state] of Object.entries(patch.set))
+      if (state === null) now.delete(learnerId);
+      else now.set(learnerId, state);
+    if (now.size === 0) return null;
+    const ids = (s: WorkState) => [...now].flatMap(([learnerId, state]) => (state === s ? [learnerId] : [])).sort();
+    const states = workStateSchema.options.map((s) => [s, packIds(ids(s))] as const).filter(([, list]) => list);
+    return { id: patch.id, states: Object.fromEntries(states) };
   }
   if (patch.in === 'slips') {
     const before = (part as Slip | undefined)?.works ?? {};

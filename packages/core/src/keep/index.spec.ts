@@ -9,7 +9,8 @@ import { demoWorkspace } from '../demo/index';
 import { emptyResponse } from '../work/copy';
 import { type CollectionName, COLLECTIONS, listOf, type Workspace } from '../workspace';
 import { indexChanges, indexOf, type RecordChange } from './index-changes';
-import { type Index, patchedIndex } from './index-parts';
+import { countHolders, type HandOutHead, holdersOf } from './heads';
+import { countStates, type Index, patchedIndex, statesIn } from './index-parts';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24, 9));
 const people = { learners: listOf(demo.learners), classes: listOf(demo.classes), groups: listOf(demo.groups) };
@@ -18,11 +19,11 @@ describe('the index', () => {
   it('says what the lists need, and how far everybody is', () => {
     const index = indexOf(demo);
     expect(index.familyHeads['rock-pool']).toMatchObject({ title: 'Rock-pool survey', revision: 3, waiting: 2 });
-    expect(index.handOutHeads['h-survey']?.holders.flatMap((h) => h.learnerIds)).toHaveLength(14);
-    expect(index.states['h-survey']?.states).toMatchObject({
-      'l-jory': 'complete',
-      'l-tamsin': 'another go',
-    });
+    expect(holdersOf(index.handOutHeads['h-survey'] as HandOutHead)).toHaveLength(14);
+    expect(countHolders(index.handOutHeads['h-survey'] as HandOutHead)).toBe(14);
+    expect(statesIn(index.states['h-survey']).get('l-jory')).toBe('complete');
+    expect(statesIn(index.states['h-survey']).get('l-tamsin')).toBe('another go');
+    expect(countStates(index.states['h-survey'])).toMatchObject({ submitted: 7, complete: 3, 'another go': 1 });
     expect(index.door['door']?.classes.map((c) => c.learners.length)).toEqual([14, 9]);
   });
 

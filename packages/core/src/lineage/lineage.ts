@@ -4,6 +4,7 @@ import { type Block, isItem, itemRules, wordsOf } from '../activity/blocks';
 import { type Family, type Revision, versionTree } from '../activity/family';
 import { type Frozen, type HandOut, type LineageStep } from '../assign/hand-out';
 import { derive, originOf } from '../derive/derive';
+import { idsIn, type PackedIds } from '../keep/packed-ids';
 import type { Answer } from '../work/answer';
 import type { Copy } from '../work/copy';
 
@@ -62,7 +63,7 @@ export interface Use {
 
 /** What is known of a hand-out without opening it: who got which version. */
 export type Holders = Pick<HandOut, 'familyId' | 'state'> & {
-  readonly holders: readonly { readonly versionId: Id | null; readonly learnerIds: readonly Id[] }[];
+  readonly holders: readonly { readonly versionId: Id | null; readonly learners: PackedIds }[];
 };
 
 /** From a master's block forward: every version that shows, changes or leaves it out, and the learners who were given it. */
@@ -102,7 +103,7 @@ export function learnersWith(handOuts: readonly Holders[], familyId: Id, version
   for (const h of handOuts) {
     if (h.familyId !== familyId || h.state === 'draft') continue;
     for (const held of h.holders)
-      if (versionId === undefined || held.versionId === versionId) held.learnerIds.forEach((id) => ids.add(id));
+      if (versionId === undefined || held.versionId === versionId) idsIn(held.learners).forEach((id) => ids.add(id));
   }
   return [...ids];
 }

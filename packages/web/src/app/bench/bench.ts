@@ -91,7 +91,7 @@ export class Bench {
   /** What stands on both sides of the page is drawn after it: a large family opens in two steps. */
   protected readonly beside = afterDrawing(signal(true), false);
   private readonly router = inject(Router);
-  protected readonly damaged = computed(() => this.view.work.index().familyHeads[this.view.familyId()] !== undefined);
+  protected readonly damaged = computed(() => this.view.work.familyHeadsById()[this.view.familyId()] !== undefined);
   private readonly lostVersion = computed(() => this.versionId() && this.view.family() && !this.view.version());
 
   constructor() {

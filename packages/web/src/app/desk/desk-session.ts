@@ -10,6 +10,7 @@ import {
   PLAIN_COMFORT,
   type Slipped,
   stateNow,
+  statesIn,
 } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { Parts } from '../store/parts';
@@ -155,7 +156,7 @@ export class DeskSession {
   }
 
   private deskWork(id: string, work: Slipped): DeskWork {
-    const state = this.store.index().states[id]?.states[this.learnerId()];
+    const state = statesIn(this.store.states()[id]).get(this.learnerId());
     return { id, work, state: stateNow(work, state, this.clock.local()) };
   }
 }

@@ -1,20 +1,25 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { audienceOf, coverage, type HandOut, handOutState, holdersOf, type Id } from '@lorvet/core';
+import { audienceOf, countHolders, countStates, coverage, type HandOut, handOutState, type Id } from '@lorvet/core';
 import { Dialog } from 'primeng/dialog';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { afterDrawing } from '../ui/after-drawing';
+import { growing } from '../ui/growing';
+import { Near } from '../ui/near';
 import { Removal } from '../ui/removal';
 import { whenIn } from '../ui/when';
+
+/** So many come at once. */
+const ROWS = 20;
 
 /** What has been or will be given out. */
 @Component({
   selector: 'lv-hand-outs',
-  imports: [RouterLink, LucideDynamicIcon, Dialog],
+  imports: [Near, RouterLink, LucideDynamicIcon, Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handouts.html',
   styleUrl: './handouts.css',
@@ -30,16 +35,22 @@ export class HandOuts {
   protected readonly families = computed(() =>
     this.work.familyHeads().map((f) => ({ id: f.id, title: f.title, versions: f.versions.length })),
   );
+  /** The newest first. */
+  protected readonly heads = computed(() =>
+    [...this.work.handOutHeads()].reverse().sort((a, b) => b.createdAt.localeCompare(a.createdAt)),
+  );
+  protected readonly drawn = growing(() => undefined, ROWS, ROWS);
   protected readonly rows = computed(() => {
     const now = this.clock.local();
     const people = this.work.people();
-    const { familyHeads, states: all } = this.work.index();
-    return this.work
-      .handOutHeads()
+    const all = this.work.states();
+    const familyHeads = this.work.familyHeadsById();
+    return this.heads()
+      .slice(0, this.drawn.budget())
       .map((h) => {
-        const learners = h.state === 'draft' ? audienceOf(h, people).length : holdersOf(h).length;
+        const learners = h.state === 'draft' ? audienceOf(h, people).length : countHolders(h);
         const state = handOutState(h, now);
-        const states = Object.values(all[h.id]?.states ?? {});
+        const states = countStates(all[h.id]);
         const parts = [
           ...people.classes.filter((c) => h.classIds.includes(c.id)),
           ...people.groups.filter((g) => h.groupIds.includes(g.id)),
@@ -52,13 +63,11 @@ export class HandOuts {
           opens: h.opensAt ? whenIn(h.opensAt) : 'at once',
           due: h.dueAt ? whenIn(h.dueAt) : 'no date',
           checks: this.toMend()[h.id] ?? 0,
-          submitted: states.filter((s) => s === 'submitted').length,
-          complete: states.filter((s) => s === 'complete').length,
+          submitted: states.submitted,
+          complete: states.complete,
           gone: !familyHeads[h.familyId],
         };
-      })
-      .reverse()
-      .sort((a, b) => b.h.createdAt.localeCompare(a.h.createdAt));
+      });
   });
   /** The plans that are not given out yet, with their activities: what is wrong with them is looked for. */
   private readonly draftIds = computed(() => this.work.handOutHeads().flatMap((h) => (h.state === 'draft' ? [h] : [])));
@@ -92,12 +101,12 @@ export class HandOuts {
   constructor() {
     effect(() => {
       const id = this.family();
-      if (id && this.work.index().familyHeads[id]) untracked(() => this.begin(id, true));
+      if (id && this.work.familyHeadsById()[id]) untracked(() => this.begin(id, true));
     });
   }
 
   protected begin(familyId: string, replaceUrl = false): void {
-    const head = this.work.index().familyHeads[familyId];
+    const head = this.work.familyHeadsById()[familyId];
     if (!head) return;
     const handOut: HandOut = {
       id: this.clock.newId(),

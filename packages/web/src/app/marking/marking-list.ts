@@ -1,14 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { type CopyState, holdersOf, stateNow } from '@lorvet/core';
+import { type CopyState, countHolders, countStates, stateNow } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
+import { growing } from '../ui/growing';
+import { Near } from '../ui/near';
 import { whenIn } from '../ui/when';
+
+/** So many come at once. */
+const ROWS = 30;
 
 /** All that was given out, and how far it is. */
 @Component({
   selector: 'lv-marking-list',
-  imports: [RouterLink],
+  imports: [Near, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page">
@@ -31,6 +36,9 @@ import { whenIn } from '../ui/when';
             </li>
           }
         </ul>
+        @if (rows().length < heads().length) {
+          <p class="small" (lvNear)="drawn.grow()">{{ heads().length - rows().length }} more …</p>
+        }
       } @else {
         <div class="empty">
           <h2>No work yet</h2>
@@ -67,23 +75,32 @@ export class MarkingList {
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   protected readonly whenIn = whenIn;
-  protected readonly rows = computed(() => {
-    const now = this.clock.local();
-    const { states } = this.work.index();
-    return this.work
+  /** The newest first. */
+  protected readonly heads = computed(() =>
+    this.work
       .handOutHeads()
       .filter((h) => h.state === 'given')
       .reverse()
-      .sort((a, b) => (b.givenAt ?? '').localeCompare(a.givenAt ?? ''))
+      .sort((a, b) => (b.givenAt ?? '').localeCompare(a.givenAt ?? '')),
+  );
+  protected readonly drawn = growing(() => undefined, ROWS, ROWS);
+  protected readonly rows = computed(() => {
+    const now = this.clock.local();
+    const states = this.work.states();
+    return this.heads()
+      .slice(0, this.drawn.budget())
       .map((h) => {
+        const n = countHolders(h);
+        const isOpen = stateNow(h, undefined, now) === 'to start';
         const counts = new Map<CopyState, number>();
-        const here = states[h.id]?.states ?? {};
-        const learners = holdersOf(h);
-        for (const id of learners) {
-          const state = stateNow(h, here[id], now);
-          counts.set(state, (counts.get(state) ?? 0) + 1);
+        let rest = n;
+        for (const [state, count] of Object.entries(countStates(states[h.id])) as [CopyState, number][]) {
+          if (isOpen && count > 0) counts.set(state, count);
+          rest -= count;
         }
-        return { h, n: learners.length, states: [...counts].map(([state, count]) => ({ state, count })) };
+        if (!isOpen) counts.set('not open yet', n);
+        else if (rest > 0) counts.set('to start', rest);
+        return { h, n, states: [...counts].map(([state, count]) => ({ state, count })) };
       });
   });
 }

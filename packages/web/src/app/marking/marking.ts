@@ -4,13 +4,10 @@ import {
   alignedItems,
   type Answer,
   forLearner,
-  frozenFor,
   contentAddress,
   copyIdOf,
   copyState,
   emptyResponse,
-  findBlock,
-  isItem,
   type ItemBlock,
   itemRules,
   itemsOf,
@@ -18,7 +15,6 @@ import {
   lineageOf,
   markThatCounts,
   type Response,
-  responseTo,
   snippet,
   type Verdict,
   whereUsed,
@@ -28,9 +24,12 @@ import { MarkingActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { wantWork } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
+import { growing } from '../ui/growing';
+import { Near } from '../ui/near';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
+import { type Row, Rows } from './row';
 import { whenIn } from '../ui/when';
 
 const SIGNS: Record<Verdict | 'absent', { readonly sign: string; readonly says: string }> = {
@@ -59,10 +58,13 @@ const SEEN: ReadonlySet<string> = new Set([
   'table-fill',
 ]);
 
+/** Rows that are drawn at once. */
+const ROWS = 6;
+
 /** Learners down, the master's items across: one column is one question, whoever had which wording. */
 @Component({
   selector: 'lv-marking',
-  imports: [LearnerBlockView, RouterLink, SwatchMark],
+  imports: [LearnerBlockView, Near, RouterLink, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './marking.html',
   styleUrl: './marking.css',
@@ -82,9 +84,8 @@ export class MarkingGrid {
   protected readonly ready = inject(Parts).hold(
     () => this.id() || null,
     async (id, want) => {
-      await wantWork(id, want, this.work.doc);
-      const h = this.work.handOuts()[id];
-      if (h) await want('families', [h.familyId]);
+      const head = this.work.handOutHeadsById()[id];
+      await Promise.all([wantWork(id, want, this.work.doc, head), head && want('families', [head.familyId])]);
     },
   );
   protected readonly handOut = computed(() => this.work.handOuts()[this.id()]);
@@ -116,37 +117,36 @@ export class MarkingGrid {
       word: tellingWord(i.words),
     }));
   });
+  private readonly made = new Rows();
   protected readonly rows = computed(() => {
     const h = this.handOut();
-    if (!h) return [];
+    // Marked once everything is here: until then it would be marked for nothing.
+    if (!h || !this.ready()) return [];
     const now = this.clock.local();
-    const people = this.work.people();
+    const names = new Map(this.work.people().learners.map((l) => [l.id, l.name]));
+    const columns = this.columns();
     return Object.keys(h.given).flatMap((learnerId) => {
-      const frozen = frozenFor(h, this.work.frozen(), learnerId);
+      const frozen = this.made.frozenOf(h, this.work.frozen(), learnerId);
       if (!frozen) return [];
       const id = copyIdOf(h.id, learnerId);
       const copy = this.work.copies()[id];
       const marking = this.work.markings()[id];
-      const go = copy?.goes.at(-1);
-      const response = responseTo(marking, go?.n ?? 1);
-      const name = people.learners.find((l) => l.id === learnerId)?.name ?? 'A removed learner';
+      const name = names.get(learnerId) ?? 'A removed learner';
       const state = copyState(h, copy, marking, now);
-      const cells = this.columns().map((c) => {
-        const block = findBlock(frozen.content, c.id)?.block;
-        if (!block || !isItem(block)) return { id: c.id, item: null, verdict: 'absent' as const, byTeacher: false };
-        const mark = markThatCounts(block, go?.answers[c.id], response);
-        return { id: c.id, item: block as ItemBlock | null, verdict: mark.verdict, byTeacher: mark.byTeacher };
-      });
-      return [{ learnerId, name, copy, marking, go, frozen, response, state, cells }];
+      return [this.made.row({ learnerId, name, copy, marking, frozen, state, columns })];
     });
   });
+  /** The rows that are on the page: many of them come in steps. */
+  protected readonly drawn = growing(() => this.id(), ROWS, 4 * ROWS);
+  protected readonly shown = computed(() => this.rows().slice(0, this.drawn.budget()));
+
   protected readonly toLook = computed(() => this.rows().filter((r) => r.state === 'submitted').length);
   protected readonly complete = computed(() => this.rows().filter((r) => r.state === 'complete').length);
 
   protected readonly row = computed(() => this.rows()[this.chosen().row]);
   protected readonly cell = computed(() => {
     const row = this.row();
-    const cell = row?.cells[this.chosen().column];
+    const cell = row?.cell(this.chosen().column);
     if (!row || !cell?.item) return null;
     return this.detail(row, cell.item);
   });
@@ -168,7 +168,7 @@ export class MarkingGrid {
     const family = this.family();
     const id = this.columns()[column]?.id;
     const cells = this.rows()
-      .map((r) => r.cells[column])
+      .map((r) => r.cell(column))
       .filter((c) => c?.item);
     const wordings = new Set(cells.map((c) => c?.item && contentAddress(c.item)));
     const uses =
@@ -185,7 +185,7 @@ export class MarkingGrid {
     };
   });
 
-  private detail(row: ReturnType<typeof this.rows>[number], item: ItemBlock) {
+  private detail(row: Row, item: ItemBlock) {
     const answer = row.go?.answers[item.id];
     const mark = markThatCounts(item, answer, row.response);
     const words = (a: Answer) => itemRules(item).answerWords(item, a);
@@ -215,6 +215,7 @@ export class MarkingGrid {
     const r = Math.max(0, Math.min(this.rows().length - 1, row));
     const c = Math.max(0, Math.min(this.columns().length - 1, column));
     this.chosen.set({ row: r, column: c });
+    this.drawn.reach(r + 1);
     if (focus) setTimeout(() => this.host.nativeElement.querySelector<HTMLElement>(`[data-cell="${r}-${c}"]`)?.focus());
   }
 

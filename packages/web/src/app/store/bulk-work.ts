@@ -94,9 +94,10 @@ export class BulkWork {
   ): Promise<T> {
     this.busy.set({ what, done: 0, of: 0 });
     let said = 0;
+    let over = false;
     const progress = (done: number, of: number) => {
-      // Told often enough to be seen, and no more often.
-      if (done < of && performance.now() - said < 60) return;
+      // Told often enough to be seen, and no more often; what comes after the result comes too late.
+      if (over || (done < of && performance.now() - said < 60)) return;
       said = performance.now();
       this.busy.set({ what, done, of });
     };
@@ -106,6 +107,7 @@ export class BulkWork {
       this.task = new Task<KeepingApi>(makeKeepingWorker);
       return await this.task.run((api) => work(api, proxy(progress)));
     } finally {
+      over = true;
       this.task = null;
       this.busy.set(null);
     }

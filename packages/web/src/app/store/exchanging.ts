@@ -1,5 +1,5 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { type Workspace, listOf } from '@lorvet/core';
+import { countStates, listOf, type Workspace } from '@lorvet/core';
 import { Store } from '@ngrx/store';
 import { Exchange } from '../platform/storage/exchange';
 import { fillWith } from '../platform/storage/filling';
@@ -25,7 +25,10 @@ export class Exchanging {
   /** What is here, in words; empty where there is nothing. */
   readonly here = computed(() => {
     const { handOutHeads, states } = this.index();
-    const work = listOf(states).reduce((n, s) => n + (handOutHeads[s.id] ? Object.keys(s.states).length : 0), 0);
+    const work = listOf(states).reduce(
+      (n, s) => n + (handOutHeads[s.id] ? Object.values(countStates(s)).reduce((a, b) => a + b, 0) : 0),
+      0,
+    );
     const counts = [
       many(Object.keys(this.index().familyHeads).length, 'activity', 'activities'),
       many(Object.keys(this.doc().learners).length, 'learner'),

@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { indexChanges, type IndexPatch, type RecordChange } from '@lorvet/core';
+import { indexChanges, statesIn, type IndexPatch, type RecordChange } from '@lorvet/core';
 import { Store } from '@ngrx/store';
 import { Durable } from '../platform/storage/durable';
 import { Exchange } from '../platform/storage/exchange';
@@ -89,8 +89,8 @@ export class KeepingSync {
   /** How far a learner is changes seldom, and is written only then. */
   private isNews(patch: IndexPatch): boolean {
     if (patch.in !== 'states') return true;
-    const known = this.index().states[patch.id]?.states ?? {};
-    return Object.entries(patch.set).some(([id, state]) => (known[id] ?? null) !== state);
+    const known = statesIn(this.index().states[patch.id]);
+    return Object.entries(patch.set).some(([id, state]) => (known.get(id) ?? null) !== state);
   }
 
   private async hear(keys: readonly string[]): Promise<void> {

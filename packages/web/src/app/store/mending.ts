@@ -1,5 +1,12 @@
 import { inject, Injectable } from '@angular/core';
-import { indexChanges, type IndexName, type IndexPatch, learnerSheet, type RecordChange } from '@lorvet/core';
+import {
+  holdersOf,
+  indexChanges,
+  type IndexName,
+  type IndexPatch,
+  learnerSheet,
+  type RecordChange,
+} from '@lorvet/core';
 import { Store } from '@ngrx/store';
 import { Keeper } from '../platform/storage/keeper';
 import { keyOf } from '../platform/storage/record-places';
@@ -37,7 +44,7 @@ export class Mending {
         }
         if (kind === 'slips') {
           for (const head of Object.values(this.index().handOutHeads))
-            if (head.holders.some((h) => h.learnerIds.includes(id))) {
+            if (holdersOf(head).includes(id)) {
               await wantWork(head.id, want, this.doc);
               say('handOuts', head.id);
             }

@@ -91,7 +91,10 @@ export function reducer(state: LorvetState = initialState, action: Action): Lorv
     case KeepingActions.recordsArrived.type: {
       const { arrivals } = action as ReturnType<typeof KeepingActions.recordsArrived>;
       const known = arrivals.filter((a) => a.value !== undefined);
-      return { ...withParts(state, known), ...stillTrue(state, new Set(arrivals.map((a) => `${a.kind}/${a.id}`))) };
+      return {
+        ...(known.length ? withParts(state, known) : state),
+        ...stillTrue(state, new Set(arrivals.map((a) => `${a.kind}/${a.id}`))),
+      };
     }
     case KeepingActions.undo.type:
       return step(state, 'past');
@@ -138,10 +141,11 @@ function withParts(state: LorvetState, parts: readonly Arrival[]): LorvetState {
     if (value === null) delete records[id];
     else records[id] = value;
   }
+  // What no part of changed stays the same object: whoever looks at it need not look again.
   return {
     ...state,
-    doc: { ...state.doc, ...doc } as unknown as KeptDoc,
-    index: { ...state.index, ...index } as unknown as Index,
+    ...(Object.keys(doc).length ? { doc: { ...state.doc, ...doc } as unknown as KeptDoc } : {}),
+    ...(Object.keys(index).length ? { index: { ...state.index, ...index } as unknown as Index } : {}),
   };
 }
 

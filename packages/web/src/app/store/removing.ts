@@ -1,15 +1,17 @@
 import { inject, Injectable } from '@angular/core';
 import {
-  copyIdOf,
+  countHolders,
+  countStates,
   type Family,
   type Heirs,
   holdersOf,
   type Id,
+  idsIn,
   listOf,
   madeOn,
   type Removed,
   type Version,
-  type WorkState,
+  statesIn,
 } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { BenchActions, KeepingActions } from './actions';
@@ -83,7 +85,9 @@ export class Removing {
       this.work
         .handOutHeads()
         .filter((h) => h.familyId === family.id)
-        .flatMap((h) => h.holders.flatMap((x) => (x.versionId !== null && ids.has(x.versionId) ? x.learnerIds : []))),
+        .flatMap((h) =>
+          h.holders.flatMap((x) => (x.versionId !== null && ids.has(x.versionId) ? idsIn(x.learners) : [])),
+        ),
     );
     const says = said([
       many(version.adjustments.length, 'adjustment'),
@@ -135,7 +139,7 @@ export class Removing {
 
   /** Whether there is still a place to put it back to. */
   hasPlace(removed: Removed): boolean {
-    return removed.what !== 'version' || this.work.index().familyHeads[removed.familyId] !== undefined;
+    return removed.what !== 'version' || this.work.familyHeadsById()[removed.familyId] !== undefined;
   }
 
   private drafts(): Id[] {
@@ -143,21 +147,21 @@ export class Removing {
   }
 
   private handOut(id: Id): Asked {
-    const head = this.work.index().handOutHeads[id];
-    const states = Object.values(this.work.index().states[id]?.states ?? {});
-    const count = (s: WorkState) => states.filter((x) => x === s).length;
-    const begun = count('working') + count('another go');
+    const head = this.work.handOutHeadsById()[id];
+    const states = countStates(this.work.states()[id]);
+    const begun = states.working + states['another go'];
     const says = said([
       begun > 0 && `${begun} begun`,
-      count('submitted') > 0 && `${count('submitted')} submitted`,
-      count('complete') > 0 && `${count('complete')} complete`,
-      states.length === 0 && (head?.state === 'given' ? `given to ${many(holdersOf(head).length, 'learner')}` : ''),
+      states.submitted > 0 && `${states.submitted} submitted`,
+      states.complete > 0 && `${states.complete} complete`,
+      begun + states.submitted + states.complete === 0 &&
+        (head?.state === 'given' ? `given to ${many(countHolders(head), 'learner')}` : ''),
     ]);
     return { title: head?.title ?? '', says, heavy: head?.state === 'given' };
   }
 
   private activity(id: Id): Asked {
-    const head = this.work.index().familyHeads[id];
+    const head = this.work.familyHeadsById()[id];
     const given = this.work.handOutHeads().filter((h) => h.familyId === id && h.state === 'given');
     const holders = new Set(given.flatMap(holdersOf));
     const n = head?.versions.length ?? 0;
@@ -170,7 +174,7 @@ export class Removing {
   }
 
   private learner(id: Id): Asked {
-    const states = this.work.handOutHeads().flatMap((h) => this.work.index().states[h.id]?.states[id] ?? []);
+    const states = this.work.handOutHeads().flatMap((h) => statesIn(this.work.states()[h.id]).get(id) ?? []);
     const says = said([
       states.length > 0 &&
         `${many(states.length, 'piece')} of work, which ${states.length === 1 ? 'stays' : 'stay'} under Marking`,
@@ -231,7 +235,3 @@ export class Removing {
     }
   }
 }
-
-/** The keys of everything that goes for good with a hand-out that is emptied. */
-export const copiesIn = (handOutId: Id, learnerIds: readonly Id[]): Id[] =>
-  learnerIds.map((l) => copyIdOf(handOutId, l));

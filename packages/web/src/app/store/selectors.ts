@@ -1,4 +1,4 @@
-import { isRemoved, listOf, type People } from '@lorvet/core';
+import { type IndexName, isRemoved, listOf, type People } from '@lorvet/core';
 import { createFeatureSelector, createSelector } from '@ngrx/store';
 import type { KeptDoc } from '../platform/storage/kept-asset';
 import { FEATURE, isExchange, type LorvetState, type Step } from './reducer';
@@ -13,6 +13,11 @@ const top = (steps: readonly Step[]) => steps.at(-1) ?? null;
 export const selectPast = createSelector(selectLorvet, (s) => top(s.past));
 export const selectFuture = createSelector(selectLorvet, (s) => top(s.future));
 export { isExchange };
+
+const part = <N extends IndexName>(name: N) => createSelector(selectIndex, (i) => i[name]);
+export const selectFamilyHeads = part('familyHeads');
+export const selectHandOutHeads = part('handOutHeads');
+export const selectStates = part('states');
 
 const collection = <C extends keyof KeptDoc>(name: C) => createSelector(selectDoc, (d) => d[name]);
 export const selectRemoved = collection('removed');

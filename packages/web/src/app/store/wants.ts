@@ -1,4 +1,4 @@
-import { copyIdOf, type Id, sourceFamilies } from '@lorvet/core';
+import { copyIdOf, type HandOutHead, holdersOf, type Id, sourceFamilies } from '@lorvet/core';
 import type { KeptDoc } from '../platform/storage/kept-asset';
 import type { Want } from './parts';
 
@@ -13,11 +13,19 @@ export async function wantGiven(id: Id, want: Want, doc: Doc): Promise<void> {
   );
 }
 
-/** A hand-out with what it gave, all work on it, and what was said to that. */
-export async function wantWork(id: Id, want: Want, doc: Doc): Promise<void> {
-  await wantGiven(id, want, doc);
-  const copies = Object.keys(doc().handOuts[id]?.given ?? {}).map((learnerId) => copyIdOf(id, learnerId));
-  await Promise.all([want('copies', copies), want('markings', copies)]);
+/**
+ * A hand-out with what it gave, all work on it, and what was said to that. Whose work it is, its head knows; without it,
+ * the hand-out is read first.
+ */
+export async function wantWork(id: Id, want: Want, doc: Doc, head?: HandOutHead): Promise<void> {
+  const worked = (learnerIds: readonly Id[]) => {
+    const copies = learnerIds.map((learnerId) => copyIdOf(id, learnerId));
+    return Promise.all([want('copies', copies), want('markings', copies)]);
+  };
+  const given = wantGiven(id, want, doc);
+  await (head
+    ? Promise.all([given, worked(holdersOf(head))])
+    : given.then(() => worked(Object.keys(doc().handOuts[id]?.given ?? {}))));
 }
 
 /** A family with the activities it takes parts from, and those that take parts from it (`others`). */

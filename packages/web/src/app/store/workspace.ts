@@ -12,8 +12,10 @@ import {
   selectCopies,
   selectDoc,
   selectFamilies,
+  selectFamilyHeads,
   selectFrozen,
   selectFuture,
+  selectHandOutHeads,
   selectHandOuts,
   selectIndex,
   selectMarkings,
@@ -23,6 +25,7 @@ import {
   selectProblem,
   selectRecipes,
   selectRemoved,
+  selectStates,
   selectStatus,
   selectTemplates,
 } from './selectors';
@@ -60,9 +63,12 @@ export class WorkspaceStore {
   readonly undoLabel = computed(() => this.past()?.label ?? null);
   readonly redoLabel = computed(() => this.future()?.label ?? null);
 
-  /** What lists say of the families and hand-outs, in the order in which they were made. */
-  readonly familyHeads = computed(() => listOf(this.index().familyHeads));
-  readonly handOutHeads = computed(() => listOf(this.index().handOutHeads));
+  /** What lists say of the families and hand-outs, by id and in the order in which they were made; who is how far. */
+  readonly familyHeadsById = this.store.selectSignal(selectFamilyHeads);
+  readonly handOutHeadsById = this.store.selectSignal(selectHandOutHeads);
+  readonly states = this.store.selectSignal(selectStates);
+  readonly familyHeads = computed(() => listOf(this.familyHeadsById()));
+  readonly handOutHeads = computed(() => listOf(this.handOutHeadsById()));
 
   dispatch(action: Action): void {
     this.store.dispatch(action);

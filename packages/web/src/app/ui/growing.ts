@@ -11,7 +11,7 @@ export interface Growing {
  * A list that is drawn in steps, so that a large one opens at once: `step` more with each frame up to `always`, then as
  * its foot comes near (see `Near`). What `from` reads begins it anew.
  */
-export function growing(from: () => void, step: number, always: number): Growing {
+export function growing(from: () => unknown, step: number, always: number): Growing {
   const budget = signal(step);
   const grow = () => budget.update((n) => n + step);
   effect((onCleanup) => {
