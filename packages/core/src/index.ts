@@ -3,6 +3,7 @@ export * from './activity/block';
 export * from './activity/blocks';
 export * from './activity/family';
 export * from './activity/geometry';
+export * from './activity/limits';
 export { gapParts, type GapPart, type Gap } from './activity/blocks/gaps';
 export { safeAddress } from './activity/blocks/link';
 export { type Board, type PiecePlace, placesOfBoard } from './activity/blocks/pieces';

@@ -3,13 +3,14 @@ import type { Id } from '../activity/block';
 import { type Block, isChoice, isItem, wordsAt, withWords } from '../activity/blocks';
 import { type Family, type Version, versionOf } from '../activity/family';
 import { fingerprint } from '../activity/fingerprint';
+import { overfull } from '../activity/limits';
 import { basisContent, derive, originOf } from '../derive/derive';
 import { snapshotChoices } from './fewer-choices';
 import { questionBehind } from './hint';
 import { pageInBasis, wholePlace } from './chunk';
 import { CannotRecord, type Stamp, withDrafts } from './drafted';
 import type { Draft } from './drafts';
-import type { Adjustment } from './registry';
+import { type Adjustment, adjustmentSchema } from './registry';
 import { withoutAdjustment } from './without';
 import { proposeWords } from './word-bank';
 
@@ -34,6 +35,17 @@ export type InPlace =
  * brought up to date, or gone where the change took it back.
  */
 export function recordInPlace(family: Family, versionId: Id, done: InPlace, stamp: Stamp): Version {
+  const before = versionOf(family, versionId);
+  const after = recorded(family, versionId, done, stamp);
+  // Nothing is recorded that could not be kept.
+  for (const a of after.adjustments) {
+    const full = before?.adjustments.includes(a) ? '' : overfull(adjustmentSchema, a);
+    if (full) throw new CannotRecord(full);
+  }
+  return after;
+}
+
+function recorded(family: Family, versionId: Id, done: InPlace, stamp: Stamp): Version {
   const version = versionOf(family, versionId);
   if (!version) throw new CannotRecord('This version is no longer there.');
   const basis = basisContent(family, version);

@@ -25,8 +25,8 @@ const schema = z.object({
   /** The block's text that is reworded: 'text', 'prompt', 'option:<id>' … */
   field: z.string().max(80),
   /** The basis's words when this was written. */
-  was: z.string().max(20000),
-  now: z.string().max(20000),
+  was: z.string().max(40000),
+  now: z.string().max(40000),
 });
 export type Reword = z.infer<typeof schema>;
 

@@ -1,4 +1,7 @@
 import Papa from 'papaparse';
+import { z } from 'zod';
+import { mostAt, overfull } from '../activity/limits';
+import { classSchema, groupSchema, learnerSchema } from '../learners/learner';
 import { SUPPORTS } from '../learners/supports';
 import { Problem } from './problem';
 
@@ -82,6 +85,17 @@ export interface ClassList {
   readonly bad: readonly BadLine[];
 }
 
+/** How much of a listed learner can be kept. */
+const { name, needs } = learnerSchema.shape;
+const roomSchema = z.object({
+  name,
+  class: classSchema.shape.name,
+  groups: z.array(groupSchema.shape.name),
+  interests: needs.shape.interests,
+  languages: needs.shape.languages,
+});
+const MOST_IN_CLASS = mostAt(classSchema, 'learnerIds');
+
 const several = (cell: string) =>
   cell
     .split(/[;|/]|, ?/)
@@ -98,6 +112,7 @@ export function mapClassList(
   const learners: ListedLearner[] = [];
   const bad: BadLine[] = [];
   const seen = new Map<string, number>();
+  const sizes = new Map<string, number>();
   for (const { line, cells } of table.rows) {
     const cell = (f: ClassField) => (mapping[f] === undefined ? '' : (cells[mapping[f]] ?? ''));
     const name = cell('name');
@@ -132,8 +147,7 @@ export function mapClassList(
       bad.push({ line, why: `“${unknown.join(', ')}” is no support Lorvet knows. It knows: ${SUPPORTS.join(', ')}.` });
       continue;
     }
-    seen.set(key, line);
-    learners.push({
+    const listed: ListedLearner = {
       line,
       name,
       class: theClass,
@@ -142,7 +156,23 @@ export function mapClassList(
       supports: SUPPORTS.filter((s) => asked.includes(s)),
       interests: several(cell('interests')),
       languages: several(cell('languages')),
-    });
+    };
+    const full = overfull(roomSchema, listed);
+    if (full) {
+      bad.push({ line, why: full });
+      continue;
+    }
+    const size = (sizes.get(theClass) ?? 0) + 1;
+    if (size > MOST_IN_CLASS) {
+      bad.push({
+        line,
+        why: `${theClass} is full: a class has room for ${MOST_IN_CLASS.toLocaleString('en')} learners.`,
+      });
+      continue;
+    }
+    seen.set(key, line);
+    sizes.set(theClass, size);
+    learners.push(listed);
   }
   return { learners, bad };
 }

@@ -106,6 +106,18 @@ describe('class list', () => {
     expect(list.bad[0]?.why).toContain('“magic”');
   });
 
+  it('leaves out what a card or a class has no room for, and says why', () => {
+    const rows = Array.from({ length: 2001 }, (_, i) => `Pupil ${i}`).join('\n');
+    const t = readClassTable(`Name,Interests\n${'N'.repeat(121)},\nB,${'x'.repeat(81)}\n${rows}\n`);
+    const list = mapClassList(t, t.guess, 'Tern');
+    expect(list.learners).toHaveLength(2000);
+    expect(list.bad.map((b) => b.why)).toEqual([
+      `“${'N'.repeat(30)}…” has 121 letters; there is room for 120.`,
+      `“${'x'.repeat(30)}…” has 81 letters; there is room for 80.`,
+      'Tern is full: a class has room for 2,000 learners.',
+    ]);
+  });
+
   it('says that an empty or unreadable file holds no list', () => {
     expect(() => readClassTable('Name\n')).toThrow(/no class list/);
     expect(() => readClassTable('N\uFFFDme\nx\uFFFD')).toThrow(/not plain text/);

@@ -25,10 +25,10 @@ describe('a record that cannot be read', () => {
   it.each<[string, CollectionName, unknown, RegExp, number]>([
     ['a learner’s name of 121 letters', 'learners', { ...learner, name: long(121) }, /name: cut after 120 of 121/, 1],
     [
-      'a class of 201',
+      'a class of 2001',
       'classes',
-      { id: 'c', name: 'C', learnerIds: Array.from({ length: 201 }, (_, i) => `l${i}`) },
-      /201 learners are in 2 parts/,
+      { id: 'c', name: 'C', learnerIds: Array.from({ length: 2001 }, (_, i) => `l${i}`) },
+      /2001 learners are in 2 parts/,
       2,
     ],
     ['a page title of 201 letters', 'families', withPage({ title: long(201) }), /title: cut after 200 of 201/, 1],

@@ -50,7 +50,7 @@ export type Learner = z.infer<typeof learnerSchema>;
 export const classSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(80),
-  learnerIds: z.array(idSchema).max(200),
+  learnerIds: z.array(idSchema).max(2000),
 });
 export type SchoolClass = z.infer<typeof classSchema>;
 
@@ -58,7 +58,7 @@ export const groupSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(80),
   purpose: z.string().max(200).default(''),
-  learnerIds: z.array(idSchema).max(200),
+  learnerIds: z.array(idSchema).max(2000),
 });
 export type Group = z.infer<typeof groupSchema>;
 

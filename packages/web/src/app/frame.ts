@@ -5,10 +5,12 @@ import { Toast } from 'primeng/toast';
 import { Keeper } from './platform/storage/keeper';
 import { StorageRoom } from './platform/storage-room';
 import { Commands } from './ui/commands';
+import { Full } from './ui/full';
 import { isTyping } from './ui/keys';
 import { Palette } from './ui/palette';
 import { Notice } from './ui/notice';
 import { Shortcuts } from './ui/shortcuts';
+import { TypedAhead } from './ui/typed-ahead';
 import { Trouble, TroubleLine } from './ui/trouble';
 import { KeepingActions } from './store/actions';
 import { WorkspaceStore } from './store/workspace';
@@ -222,6 +224,15 @@ export class Frame {
       if (!problem) return;
       notice.cannot(problem);
       this.work.dispatch(KeepingActions.problemDismissed());
+    });
+    inject(TypedAhead);
+    const full = inject(Full);
+    effect(() => {
+      const field = full.field();
+      if (field)
+        notice.cannot(
+          `There is room for ${field.most.toLocaleString('en')} letters here. What is beyond was not taken.`,
+        );
     });
     const wanted =
       localStorage.getItem(THEME) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import { type Block, type Page, Problem } from '@lorvet/core';
 import { answerSheet, readKeys } from '@lorvet/core/intake';
-import { Dialog } from 'primeng/dialog';
+import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { readMedia } from '../platform/files';
 import { BenchActions } from '../store/actions';
@@ -11,16 +11,10 @@ import { BenchView } from './bench-view';
 /** An answer sheet made by rule, keyed by typing letters or pasting a column, beside the PDF with the questions. */
 @Component({
   selector: 'lv-answer-sheet',
-  imports: [Dialog],
+  imports: [DIALOG],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p-dialog
-      header="Answer sheet"
-      [modal]="true"
-      [dismissableMask]="true"
-      [style]="{ width: '520px' }"
-      [(visible)]="open"
-    >
+    <p-dialog header="Answer sheet" [style]="{ width: '520px' }" [(visible)]="open">
       <form class="stack" (submit)="$event.preventDefault(); make()">
         <div class="three">
           <label class="field"
@@ -46,6 +40,7 @@ import { BenchView } from './bench-view';
           <textarea
             #t
             rows="4"
+            maxlength="20000"
             [placeholder]="
               kind() === 'choice' ? 'ACBD… or one letter a line' : 'one answer a line; a slash parts accepted answers'
             "

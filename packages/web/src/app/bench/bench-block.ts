@@ -3,17 +3,21 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, ty
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
   type Block,
+  type BlockKindName,
   forLearner,
   isChoice,
   isItem,
   keyIdsOf,
   keyWordsOf,
   labelOf,
+  mostIn,
+  mostWords,
   wordsAt,
   wordsOf,
 } from '@lorvet/core';
 import { WorkspaceStore } from '../store/workspace';
 import { Picture } from '../ui/picture';
+import { type BlockChange, type BlockOf, MOST_SEVERAL, several } from '../ui/blocks/editor-part';
 import { EDITOR_PARTS } from '../ui/blocks/editors';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { PictureField } from '../ui/picture-field';
@@ -39,8 +43,8 @@ export class BenchBlock {
   /** Whether the block's own editor stands open; else it is seen as a learner sees it. */
   readonly open = input(true);
   readonly words = output<{ field: string; text: string }>();
-  /** With 'all': the block as it is now. */
-  readonly changed = output<Block>();
+  /** With 'all': what is to become of the block. */
+  readonly changed = output<BlockChange>();
   readonly optionDropped = output<string>();
 
   private readonly work = inject(WorkspaceStore);
@@ -66,6 +70,14 @@ export class BenchBlock {
     return b.kind === 'long-text' ? b.key : keyWordsOf(b).join(', ');
   });
 
+  protected readonly mostIn = mostIn;
+  protected readonly mostInNote = mostIn('single-choice', 'note');
+  protected readonly mostSeveral = MOST_SEVERAL;
+
+  protected most(field: string): number {
+    return mostWords(this.block(), field);
+  }
+
   protected was(field: string): string | undefined {
     const basis = this.basis();
     return basis ? wordsAt(basis, field) : undefined;
@@ -76,67 +88,63 @@ export class BenchBlock {
   }
 
   protected setKey(optionId: string): void {
-    const b = this.block();
-    if (b.kind === 'single-choice') this.changed.emit({ ...b, key: optionId });
-    if (b.kind === 'multiple-choice') {
+    this.edit('single-choice', (b) => ({ ...b, key: optionId }));
+    this.edit('multiple-choice', (b) => {
       const key = b.key.includes(optionId) ? b.key.filter((k) => k !== optionId) : [...b.key, optionId];
-      this.changed.emit({ ...b, key });
-    }
+      return { ...b, key };
+    });
   }
 
   protected addOption(): void {
-    const b = this.block();
     const [id] = this.work.stamp(1).ids;
-    if (isChoice(b) && id) this.changed.emit({ ...b, options: [...b.options, { id, text: '' }] });
+    if (id) this.changed.emit((b) => (isChoice(b) ? { ...b, options: [...b.options, { id, text: '' }] } : b));
   }
 
   protected dropOption(id: string): void {
-    const b = this.block();
-    if (this.editable() === 'words') this.optionDropped.emit(id);
-    else if (b.kind === 'single-choice')
-      this.changed.emit({ ...b, options: b.options.filter((o) => o.id !== id), key: b.key === id ? '' : b.key });
-    else if (b.kind === 'multiple-choice')
-      this.changed.emit({ ...b, options: b.options.filter((o) => o.id !== id), key: b.key.filter((k) => k !== id) });
+    if (this.editable() === 'words') return this.optionDropped.emit(id);
+    this.edit('single-choice', (b) => ({
+      ...b,
+      options: b.options.filter((o) => o.id !== id),
+      key: b.key === id ? '' : b.key,
+    }));
+    this.edit('multiple-choice', (b) => ({
+      ...b,
+      options: b.options.filter((o) => o.id !== id),
+      key: b.key.filter((k) => k !== id),
+    }));
   }
 
   protected setKeyText(text: string): void {
-    const b = this.block();
-    if (b.kind === 'short-text')
-      this.changed.emit({
-        ...b,
-        key: text
-          .split('/')
-          .map((k) => k.trim())
-          .filter(Boolean),
-      });
-    if (b.kind === 'long-text') this.changed.emit({ ...b, key: text });
+    this.edit('short-text', (b) => ({ ...b, key: several(text) }));
+    this.edit('long-text', (b) => ({ ...b, key: text }));
   }
 
   protected setNumber(field: 'key' | 'tolerance', text: string): void {
-    const b = this.block();
-    if (b.kind !== 'number') return;
     const value = text.trim() === '' ? NaN : Number(text.replace(',', '.'));
-    if (field === 'key') this.changed.emit({ ...b, key: Number.isFinite(value) ? value : null });
-    else this.changed.emit({ ...b, tolerance: Number.isFinite(value) && value >= 0 ? value : 0 });
+    this.edit('number', (b) =>
+      field === 'key'
+        ? { ...b, key: Number.isFinite(value) ? value : null }
+        : { ...b, tolerance: Number.isFinite(value) && value >= 0 ? value : 0 },
+    );
   }
 
   protected setUnit(unit: string): void {
-    const b = this.block();
-    if (b.kind === 'number') this.changed.emit({ ...b, unit });
+    this.edit('number', (b) => ({ ...b, unit }));
   }
 
   protected setNote(note: string): void {
-    const b = this.block();
-    if (!isItem(b)) return;
-    const { note: _, ...rest } = b;
-    this.changed.emit((note ? { ...rest, note } : rest) as Block);
+    this.changed.emit((b) => {
+      if (!isItem(b)) return b;
+      const { note: _, ...rest } = b;
+      return (note ? { ...rest, note } : rest) as Block;
+    });
   }
 
   /** The editor of the block's kind, where it has one of its own. */
   protected readonly editor = computed(
     () => (EDITOR_PARTS as Partial<Record<string, Type<unknown>>>)[this.block().kind],
   );
-  private readonly change = (block: Block) => this.changed.emit(block);
+  private readonly change = (change: BlockChange) => this.changed.emit(change);
   protected readonly editorInputs = computed(() => ({ block: this.block(), change: this.change }));
   /** As a learner sees it, for the side that is only shown. */
   protected readonly learners = computed(() => {
@@ -149,30 +157,32 @@ export class BenchBlock {
   );
 
   protected setStarters(text: string): void {
-    const b = this.block();
-    if (b.kind !== 'long-text') return;
-    const { starters: _, ...rest } = b;
     const starters = text
       .split('\n')
       .map((t) => t.trim())
-      .filter(Boolean)
-      .slice(0, 12);
-    this.changed.emit(starters.length ? { ...rest, starters } : rest);
+      .filter(Boolean);
+    this.edit('long-text', ({ starters: _, ...rest }) => (starters.length ? { ...rest, starters } : rest));
   }
 
   protected pictureOf(optionId: string, assetId: string): void {
-    const b = this.block();
-    if (!isChoice(b)) return;
-    const options = b.options.map((o) => {
-      if (o.id !== optionId) return o;
-      const { assetId: _, ...rest } = o;
-      return assetId ? { ...rest, assetId } : rest;
+    this.changed.emit((b) => {
+      if (!isChoice(b)) return b;
+      const options = b.options.map((o) => {
+        if (o.id !== optionId) return o;
+        const { assetId: _, ...rest } = o;
+        return assetId ? { ...rest, assetId } : rest;
+      });
+      return { ...b, options };
     });
-    this.changed.emit({ ...b, options });
   }
 
   protected setPicture(assetId: string): void {
-    const b = this.block();
-    if (b.kind === 'picture' && assetId) this.changed.emit({ ...b, assetId });
+    if (assetId) this.edit('picture', (b) => ({ ...b, assetId }));
+  }
+
+  /** Changes the block as it is by then, where it is of this kind. */
+  private edit<K extends BlockKindName>(kind: K, change: (block: BlockOf<K>) => BlockOf<K>): void {
+    if (this.block().kind === kind)
+      this.changed.emit((b) => (b.kind === kind ? (change(b as BlockOf<K>) as Block) : b));
   }
 }

@@ -9,6 +9,10 @@ import {
   isItem,
   labelOf,
   latest,
+  overfull,
+  overfullBy,
+  blockSchema,
+  findBlock,
   learnersWith,
   type Version,
   versionOf,
@@ -16,6 +20,8 @@ import {
 import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
 import { afterDrawing } from '../ui/after-drawing';
+import type { BlockChange } from '../ui/blocks/editor-part';
+import { Notice } from '../ui/notice';
 import type { Selection } from './doings';
 
 const EMPTY: Content = { title: '', subject: '', ages: '', objectives: [], pages: [] };
@@ -24,6 +30,7 @@ const EMPTY: Content = { title: '', subject: '', ages: '', objectives: [], pages
 @Injectable()
 export class BenchView {
   readonly work = inject(WorkspaceStore);
+  private readonly notice = inject(Notice);
   readonly familyId = signal<Id>('');
   readonly versionId = signal<Id | null>(null);
   readonly chosen = signal<Id | null>(null);
@@ -104,24 +111,47 @@ export class BenchView {
     if (family && version) this.work.changeInPlace(family.id, version.id, done, label);
   }
 
-  changeMaster(change: (content: Content) => Content, label: string, mergeKey?: string): void {
-    const family = this.family();
-    if (family) this.work.changeMaster(family, change, label, mergeKey);
+  /** Changes a block that the version added itself, as it is by now. */
+  changeAdded(id: Id, change: BlockChange): void {
+    const content = this.derived()?.content;
+    const block = content && findBlock(content, id)?.block;
+    const next = block && change(block);
+    if (!next || next === block || this.isFull(overfull(blockSchema, next))) return;
+    this.recorded({ did: 'replace-inserted', block: next }, 'change an added block');
   }
 
-  changeBlock(block: Block, label: string, mergeKey?: string): void {
+  /**
+   * Whether it was done: what there is no room for is not, and is said; what was typed stays in its field.
+   */
+  changeMaster(change: (content: Content) => Content, label: string, mergeKey?: string): boolean {
+    const family = this.family();
+    if (!family) return false;
+    const before = family.draft ?? latest(family).content;
+    const after = change(before);
+    if (this.isFull(overfullBy(before, after))) return false;
+    this.work.changeMaster(family, () => after, label, mergeKey);
+    return true;
+  }
+
+  changeBlock(id: Id, change: BlockChange, label: string, mergeKey?: string): void {
     this.changeMaster(
-      (c) => ({
-        ...c,
-        pages: c.pages.map((p) =>
-          p.blocks.some((b) => b.id === block.id)
-            ? { ...p, blocks: p.blocks.map((b) => (b.id === block.id ? block : b)) }
-            : p,
-        ),
-      }),
+      (c) => {
+        const block = findBlock(c, id)?.block;
+        const next = block && change(block);
+        if (!next || next === block) return c;
+        const pages = c.pages.map((p) =>
+          p.blocks.includes(block) ? { ...p, blocks: p.blocks.map((b) => (b === block ? next : b)) } : p,
+        );
+        return { ...c, pages };
+      },
       label,
       mergeKey,
     );
+  }
+
+  private isFull(why: string): boolean {
+    if (why) this.notice.cannot(why);
+    return why !== '';
   }
 }
 

@@ -44,7 +44,13 @@ const NO_WORDS: Lexicon = () => undefined;
             >{{ f.label }}
             @switch (f.as) {
               @case ('lines') {
-                <textarea #t rows="3" [value]="value(f.name)" (input)="set(f.name, t.value)"></textarea>
+                <textarea
+                  #t
+                  rows="3"
+                  maxlength="20000"
+                  [value]="value(f.name)"
+                  (input)="set(f.name, t.value)"
+                ></textarea>
               }
               @case ('choice') {
                 <select #c (change)="set(f.name, c.value)">

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import { type Block, type Id, labelOf, latest, takenTogether, wordsOf } from '@lorvet/core';
-import { Dialog } from 'primeng/dialog';
+import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { holdFamily } from '../store/hold-family';
 import { BenchView } from './bench-view';
@@ -16,7 +16,7 @@ const many = (n: number, word: string): string => (n ? `${n} ${n === 1 ? word : 
 /** Brings pages and blocks of another activity into a version, at a chosen place; they follow their source, or stay. */
 @Component({
   selector: 'lv-from-elsewhere',
-  imports: [Dialog],
+  imports: [DIALOG],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './from-elsewhere.html',
   styleUrl: './from-elsewhere.css',

@@ -12,6 +12,8 @@ import {
   type Id,
   copyOfPage,
   latest,
+  mostAt,
+  pageSchema,
   listOf,
   pendingUpkeep,
   saveRevision,
@@ -19,6 +21,7 @@ import {
   withWords,
 } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
+import type { BlockChange } from '../ui/blocks/editor-part';
 import { isTyping } from '../ui/keys';
 import { Notice } from '../ui/notice';
 import { PageMarkView } from '../ui/page-mark';
@@ -69,6 +72,7 @@ export class MasterPage {
   private readonly router = inject(Router);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly first = FIRST_KINDS;
+  protected readonly mostInTitle = mostAt(pageSchema, 'title');
   protected readonly groups = KIND_GROUPS;
   protected readonly templates = computed(() => listOf(this.view.work.templates()));
   protected readonly announced = signal('');
@@ -107,16 +111,16 @@ export class MasterPage {
     const ids = [...this.view.work.stamp(8).ids];
     const newId = () => ids.shift() ?? crypto.randomUUID();
     const block = freshBlock(known as BlockKindName, newId(), newId);
-    this.view.changeMaster((c) => placeBlock(c, block, pageId, after), `add ${blockKinds[known].label.toLowerCase()}`);
-    this.choose(block.id, true);
+    const label = `add ${blockKinds[known].label.toLowerCase()}`;
+    if (this.view.changeMaster((c) => placeBlock(c, block, pageId, after), label)) this.choose(block.id, true);
   }
 
   protected words(block: Block, field: string, text: string): void {
-    this.view.changeBlock(withWords(block, field, text), 'words', `${block.id} ${field}`);
+    this.view.changeBlock(block.id, (b) => withWords(b, field, text), 'words', `${block.id} ${field}`);
   }
 
-  protected change(block: Block): void {
-    this.view.changeBlock(block, this.name(block).toLowerCase());
+  protected change(block: Block, change: BlockChange): void {
+    this.view.changeBlock(block.id, change, this.name(block).toLowerCase());
   }
 
   protected remove(block: Block): void {
@@ -156,8 +160,7 @@ export class MasterPage {
 
   protected addPage(): void {
     const [id] = this.view.work.stamp(1).ids;
-    if (id) this.view.changeMaster((c) => withPage(c, id), 'add a page');
-    if (id) this.reach(id);
+    if (id && this.view.changeMaster((c) => withPage(c, id), 'add a page')) this.reach(id);
   }
 
   protected addTemplate(id: string): void {

@@ -6,6 +6,9 @@ import {
   isItem,
   type ItemBlock,
   listOf,
+  mostAt,
+  mostIn,
+  objectiveSchema,
   objectiveCoverage,
   whereUsedInSteps,
 } from '@lorvet/core';
@@ -65,6 +68,7 @@ import { Parts } from '../store/parts';
               <textarea
                 #h
                 rows="2"
+                [maxLength]="mostInHint"
                 [value]="item.hint ?? ''"
                 (change)="set(item, { hint: h.value.trim() || undefined })"
               ></textarea>
@@ -78,7 +82,10 @@ import { Parts } from '../store/parts';
               />Optional: a recipe may leave it out</label
             >
             @if (item.kind === 'number') {
-              <lv-number-rules [block]="item" (changed)="view.changeBlock($event, 'numbers that may be others')" />
+              <lv-number-rules
+                [block]="item"
+                (changed)="view.changeBlock(item.id, $event, 'numbers that may be others')"
+              />
             }
             @if (item.kind === 'short-text') {
               <label class="check"
@@ -140,6 +147,7 @@ import { Parts } from '../store/parts';
                 <input
                   class="input grow"
                   #text
+                  [maxLength]="mostInObjective"
                   [value]="o.text"
                   [attr.aria-label]="'Objective ' + ($index + 1)"
                   (change)="objective(o.id, text.value)"
@@ -220,6 +228,8 @@ import { Parts } from '../store/parts';
 export class MasterPanel {
   protected readonly view = inject(BenchView);
   protected readonly demands = DEMANDS;
+  protected readonly mostInHint = mostIn('single-choice', 'hint');
+  protected readonly mostInObjective = mostAt(objectiveSchema, 'text');
   protected readonly measures = measured(() => this.view.master());
   protected readonly chosen = computed(() => {
     const master = this.view.master();
@@ -251,19 +261,28 @@ export class MasterPanel {
     item: ItemBlock,
     patch: { [K in 'objectiveId' | 'hint' | 'optional' | 'points' | 'spellingTolerant']?: unknown },
   ): void {
-    const next: Record<string, unknown> = { ...item, ...patch };
-    for (const [k, v] of Object.entries(patch)) if (v === undefined) delete next[k];
-    this.view.changeBlock(next as Block, 'what an item is for');
+    this.view.changeBlock(
+      item.id,
+      (b) => {
+        const next: Record<string, unknown> = { ...b, ...patch };
+        for (const [k, v] of Object.entries(patch)) if (v === undefined) delete next[k];
+        return next as Block;
+      },
+      'what an item is for',
+    );
   }
 
   protected setDemand(item: ItemBlock, value: string): void {
     const demand = DEMANDS.find((d) => d === value);
-    if (demand) this.view.changeBlock({ ...item, demand }, 'demand of an item');
+    if (demand) this.view.changeBlock(item.id, (b) => (isItem(b) ? { ...b, demand } : b), 'demand of an item');
   }
 
   protected setAudience(block: Block, teacher: boolean): void {
-    if (block.kind === 'teacher-note') return;
-    this.view.changeBlock({ ...block, audience: teacher ? 'teacher' : 'learner' }, 'whom a block is for');
+    this.view.changeBlock(
+      block.id,
+      (b) => (b.kind === 'teacher-note' ? b : { ...b, audience: teacher ? 'teacher' : 'learner' }),
+      'whom a block is for',
+    );
   }
 
   protected about(patch: { title?: string; subject?: string; ages?: string }): void {

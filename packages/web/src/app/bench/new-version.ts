@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal, effect } from '@angular/core';
 import { Router } from '@angular/router';
 import { type Swatch, versionTree } from '@lorvet/core';
-import { Dialog } from 'primeng/dialog';
+import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { BenchActions } from '../store/actions';
 import { drawSwatch } from '../ui/draw-swatch';
@@ -11,18 +11,10 @@ import { BenchView } from './bench-view';
 /** Asks for a name and a basis, and draws a swatch. */
 @Component({
   selector: 'lv-new-version',
-  imports: [Dialog, SwatchMark],
+  imports: [DIALOG, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p-dialog
-      header="New version"
-      [visible]="open()"
-      (visibleChange)="open.set($event)"
-      [modal]="true"
-      [draggable]="false"
-      closeAriaLabel="Close"
-      [style]="{ width: '440px' }"
-    >
+    <p-dialog header="New version" [visible]="open()" (visibleChange)="open.set($event)" [style]="{ width: '440px' }">
       <form class="stack" (submit)="$event.preventDefault(); make(name.value, basis.value, learner.value)">
         <label class="field"
           >Name

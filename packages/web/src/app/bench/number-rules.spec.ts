@@ -23,7 +23,7 @@ const formula = (text: string) => place.write(/^Key/, text);
 beforeEach(async () => {
   changed = [];
   place = await DemoPlace.open(NumberRules, { inputs: { block } });
-  place.fixture.componentInstance.changed.subscribe((b) => changed.push(b));
+  place.fixture.componentInstance.changed.subscribe((change) => changed.push(change(block) as NumberBlock));
 });
 
 describe('numbers that may be others', () => {

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { type Block, type Given, valueOf } from '@lorvet/core';
+import { type Given, mostIn, valueOf } from '@lorvet/core';
+import type { BlockChange, BlockOf } from '../ui/blocks/editor-part';
 
-type NumberBlock = Extract<Block, { kind: 'number' }>;
+type NumberBlock = BlockOf<'number'>;
 
 const LINE =
   /^([a-z][a-z0-9]{0,11})\s*=\s*(-?[\d.]+)\s*[,;]\s*(-?[\d.]+)\s*(?:to|–|-)\s*(-?[\d.]+)(?:\s*[,;]\s*(?:step\s*)?([\d.]+))?$/i;
@@ -19,6 +20,7 @@ const LINE =
           <textarea
             #g
             rows="2"
+            maxlength="1000"
             placeholder="a = 18, 5 to 20"
             [value]="lines()"
             (input)="lines.set(g.value)"
@@ -27,7 +29,14 @@ const LINE =
         </label>
         <label class="field"
           >Key
-          <input #f placeholder="b - a" [value]="formula()" (input)="formula.set(f.value)" (change)="keep()" />
+          <input
+            #f
+            placeholder="b - a"
+            [maxLength]="mostInFormula"
+            [value]="formula()"
+            (input)="formula.set(f.value)"
+            (change)="keep()"
+          />
         </label>
         @if (read().problem; as p) {
           <p class="small wrong" role="alert">{{ p }}</p>
@@ -45,13 +54,17 @@ const LINE =
 })
 export class NumberRules {
   readonly block = input.required<NumberBlock>();
-  readonly changed = output<NumberBlock>();
-  protected readonly lines = linkedSignal(() =>
+  readonly changed = output<BlockChange>();
+  protected readonly mostInFormula = mostIn('number', 'formula');
+  // Typed lines stand until others are kept: what else changes in the question leaves them.
+  private readonly keptLines = computed(() =>
     (this.block().given ?? [])
       .map((g) => `${g.name} = ${g.value}, ${g.min} to ${g.max}${g.step === 1 ? '' : `, step ${g.step}`}`)
       .join('\n'),
   );
-  protected readonly formula = linkedSignal(() => this.block().formula ?? '');
+  private readonly keptFormula = computed(() => this.block().formula ?? '');
+  protected readonly lines = linkedSignal(() => this.keptLines());
+  protected readonly formula = linkedSignal(() => this.keptFormula());
   protected readonly read = computed((): { given: Given[]; key: number | null; problem: string } => {
     const given: Given[] = [];
     const none = (problem: string) => ({ given, key: null, problem });
@@ -72,7 +85,11 @@ export class NumberRules {
   protected keep(): void {
     const { given, key, problem } = this.read();
     if (problem) return;
-    const { given: _, formula: __, ...rest } = this.block();
-    this.changed.emit(key === null ? rest : { ...rest, given, formula: this.formula().trim(), key });
+    const formula = this.formula().trim();
+    this.changed.emit((b) => {
+      if (b.kind !== 'number') return b;
+      const { given: _, formula: __, ...rest } = b;
+      return key === null ? rest : { ...rest, given, formula, key };
+    });
   }
 }

@@ -91,13 +91,7 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
           <p class="small">Fixed in place: learners answer on top of it and cannot move it.</p>
           <label class="field"
             >What it shows
-            <textarea
-              #alt
-              rows="3"
-              maxlength="2000"
-              [value]="f.alt"
-              (change)="set({ fixed: { assetId: f.assetId, alt: alt.value } })"
-            ></textarea>
+            <textarea #alt rows="3" maxlength="2000" [value]="f.alt" (change)="describe(alt.value)"></textarea>
           </label>
           <div class="row">
             <lv-picture-field label="Another picture" (chosen)="fix($event)" />
@@ -114,7 +108,13 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
           <button class="btn" type="button" (click)="move(1)">Later</button>
         </div>
         <form class="row" (submit)="$event.preventDefault(); keep(name.value)">
-          <input class="input grow" #name maxlength="120" [value]="p.title" aria-label="Name of the template" />
+          <input
+            class="input grow"
+            #name
+            maxlength="120"
+            [value]="p.title.slice(0, 120)"
+            aria-label="Name of the template"
+          />
           <button class="btn" type="submit"><svg lucideIcon="layout-template"></svg>Keep as a template</button>
         </form>
         @if (templates().length) {
@@ -195,7 +195,11 @@ export class PagePanel {
   }
 
   protected fix(assetId: string): void {
-    this.set({ fixed: { assetId, alt: this.page()?.fixed?.alt ?? '' } });
+    this.change((p) => ({ ...p, fixed: { assetId, alt: p.fixed?.alt ?? '' } }));
+  }
+
+  protected describe(alt: string): void {
+    this.change((p) => (p.fixed ? { ...p, fixed: { ...p.fixed, alt } } : p));
   }
 
   /** The places are kept: laid over a picture again, the blocks lie where they lay. */
@@ -212,8 +216,8 @@ export class PagePanel {
 
   protected copy(): void {
     const id = this.view.chosenPage();
-    if (id) this.view.changeMaster((c) => doublePage(c, id, () => crypto.randomUUID()), 'copy a page');
-    this.notice.done('A clean copy stands after this page', '');
+    if (id && this.view.changeMaster((c) => doublePage(c, id, () => crypto.randomUUID()), 'copy a page'))
+      this.notice.done('A clean copy stands after this page', '');
   }
 
   protected move(by: -1 | 1): void {

@@ -11,7 +11,7 @@ import {
   SHIPPED_RECIPES,
   writeRecipe,
 } from '@lorvet/core';
-import { Dialog } from 'primeng/dialog';
+import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { Words } from '../platform/words';
@@ -24,19 +24,11 @@ import { BenchView } from './bench-view';
 /** Recipes: run one on this version after seeing what it would do; keep this version's adjustments as one. */
 @Component({
   selector: 'lv-recipe-box',
-  imports: [Dialog, FileButton],
+  imports: [DIALOG, FileButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button class="btn" type="button" (click)="begin()">Recipes …</button>
-    <p-dialog
-      header="Recipes"
-      [visible]="open()"
-      (visibleChange)="open.set($event)"
-      [modal]="true"
-      [draggable]="false"
-      closeAriaLabel="Close"
-      [style]="{ width: '620px' }"
-    >
+    <p-dialog header="Recipes" [visible]="open()" (visibleChange)="open.set($event)" [style]="{ width: '620px' }">
       <div class="two">
         <ul class="stack" aria-label="Recipes">
           @for (r of recipes(); track r.id) {

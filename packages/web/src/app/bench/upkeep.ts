@@ -3,10 +3,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { RouterLink } from '@angular/router';
 import {
   type Decision,
+  findBlock,
   groupsToDecide,
   isLeft,
   latest,
   masterChanges,
+  mostIn,
+  mostWords,
   pendingUpkeep,
   type UpkeepEntry,
   swatchOf,
@@ -96,6 +99,14 @@ export class UpkeepView {
     if (all) next.delete(key);
     else next.add(key);
     this.apart.set(next);
+  }
+
+  /** Letters that fit where a decision's own words go. */
+  protected most(entry: UpkeepEntry): number {
+    const family = this.work.families()[this.familyId()];
+    const a = family && versionOf(family, entry.versionId)?.adjustments.find((x) => x.id === entry.adjustmentId);
+    const block = family && findBlock(latest(family).content, entry.target)?.block;
+    return block && a?.kind === 'reword' ? mostWords(block, a.field) : mostIn('single-choice', 'hint');
   }
 
   protected decide(

@@ -19,7 +19,7 @@ const WORD = 'empty';
       <form class="row" (submit)="$event.preventDefault(); begin(what)">
         <label class="field"
           >Type “{{ word }}” to go on
-          <input #w class="input" autocomplete="off" [value]="typed()" (input)="typed.set(w.value)" />
+          <input #w class="input" maxlength="20" autocomplete="off" [value]="typed()" (input)="typed.set(w.value)" />
         </label>
         <button class="btn main" type="submit" [disabled]="!isSaid()">
           {{ what === 'demo' ? 'Put all away and lay out the demo' : 'Put all away and start empty' }}

@@ -10,7 +10,7 @@ import {
   Problem,
   readClassTable,
 } from '@lorvet/core';
-import { Dialog } from 'primeng/dialog';
+import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
@@ -21,7 +21,7 @@ const MOST_BYTES = 5 * 1024 * 1024;
 /** Brings a class from a CSV list: columns mapped, every bad line named, nothing changed until it is taken. */
 @Component({
   selector: 'lv-import-class-list',
-  imports: [Dialog],
+  imports: [DIALOG],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './import-class-list.html',
   styles: `

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { emptyWorkspace, listOf } from '@lorvet/core';
+import { emptyWorkspace, listOf, PLAIN_COMFORT } from '@lorvet/core';
+import { DeskActions } from '../store/actions';
 import { DemoPlace } from '../testing/demo-place';
 import { Learners } from './learners';
 
@@ -35,16 +36,54 @@ describe('the learners', () => {
     await place.press(/^Anemones/);
     await place.press('Learner');
     await place.write(/^Name(?! of)/, 'Tegen B.');
-    host()
-      .querySelector('lv-needs-card form')
-      ?.dispatchEvent(new Event('submit', { cancelable: true }));
-    await place.rest();
     expect(groupsOf('Tegen B.')).toEqual(['Anemones']);
     expect(names()).toContain('Tegen B.');
     await place.undo();
     await place.rest();
     expect(names()).not.toContain('Tegen B.');
     expect(groupsOf('Tegen B.')).toEqual([]);
+  });
+
+  it('words half written belong to the learner they were written for, whoever is opened next', async () => {
+    const noteOf = (name: string) => place.work.people().learners.find((l) => l.name === name)?.needs.note;
+    const before = noteOf('Jory S.');
+    await place.press('Corin B.');
+    const note = place.field('Note');
+    note.value = 'Asks for a b';
+    note.dispatchEvent(new Event('input', { bubbles: true }));
+    await place.press('Jory S.');
+    expect([noteOf('Corin B.'), noteOf('Jory S.')]).toEqual(['Asks for a b', before]);
+    expect(place.field('Note').value).toBe(before);
+    await place.undo();
+    expect(noteOf('Corin B.')).not.toBe('Asks for a b');
+  });
+
+  it('what cannot be kept waits on the card it was written on', async () => {
+    await place.press('Corin B.');
+    await place.write(/^Reads at grade/, 'fourteen');
+    await place.press('Jory S.');
+    expect(place.field(/^Reads at grade/).value).not.toBe('fourteen');
+    expect(place.notices.at(-1)).toContain('On the card of Corin B.: “fourteen” is no reading level.');
+    await place.press('Corin B.');
+    expect([place.field(/^Reads at grade/).value, place.text.includes('is no reading level')]).toEqual([
+      'fourteen',
+      true,
+    ]);
+    await place.write(/^Reads at grade/, '4');
+    await place.press('Jory S.');
+    await place.press('Corin B.');
+    expect(place.field(/^Reads at grade/).value).toBe('4');
+  });
+
+  it('a comfort that the learner chose since stands when the card is undone', async () => {
+    await place.press('Corin B.');
+    await place.write(/^Called/, 'Cory');
+    const learnerId = place.work.people().learners.find((l) => l.name === 'Corin B.')?.id ?? '';
+    place.work.dispatch(DeskActions.comfortSaved({ learnerId, comfort: { ...PLAIN_COMFORT, size: 30 } }));
+    await place.undo();
+    await place.rest();
+    expect(place.work.doc().comforts[learnerId]?.comfort.size).toBe(30);
+    expect(place.field('Called').value).toBe('');
   });
 
   it('one that is removed leaves classes, groups and plans, and one undo brings all of it back', async () => {

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  Injector,
+  signal,
+  afterNextRender,
+} from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { EMPTY_NEEDS, type Group, type Learner, NO_PERSON, type SchoolClass } from '@lorvet/core';
 import { Clock } from '../platform/clock';
@@ -6,8 +15,10 @@ import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
+import { TypedAhead } from '../ui/typed-ahead';
 import { ImportClassList } from './import-class-list';
-import { NeedsCardForm, type SavedCard } from './needs-card';
+import { withChange } from './card-fields';
+import { NeedsCardForm, type Placed, type Written } from './needs-card';
 
 /** The classes, groups and needs cards. */
 @Component({
@@ -22,6 +33,9 @@ export class Learners {
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
   private readonly removal = inject(Removal);
+  private readonly ahead = inject(TypedAhead);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly injector = inject(Injector);
   protected readonly people = this.work.people;
   protected readonly part = signal<string>('');
   protected readonly chosen = signal<string | null>(null);
@@ -51,9 +65,11 @@ export class Learners {
       }))
       .sort((a, b) => a.class.localeCompare(b.class) || a.learner.name.localeCompare(b.learner.name));
   });
-  protected readonly card = computed(
+  private readonly card = computed(
     () => this.fresh() ?? this.people().learners.find((l) => l.id === this.chosen()) ?? null,
   );
+  /** The one card that is open, if any: a list, so that each learner has a card of their own. */
+  protected readonly cards = computed(() => [this.card() ?? []].flat());
   protected readonly homeOf = computed(() => {
     const id = this.card()?.id;
     const { classes, groups } = this.people();
@@ -68,6 +84,12 @@ export class Learners {
 
   protected add(): void {
     this.fresh.set({ id: this.clock.newId(), name: '', ...NO_PERSON, needs: EMPTY_NEEDS });
+    afterNextRender(
+      () => this.ahead.into(this.host.nativeElement.querySelector('lv-needs-card input') ?? this.host.nativeElement),
+      {
+        injector: this.injector,
+      },
+    );
   }
 
   protected open(id: string): void {
@@ -75,12 +97,41 @@ export class Learners {
     this.chosen.set(id);
   }
 
-  protected save(card: SavedCard): void {
-    const label = this.fresh() ? `new learner ${card.learner.name}` : `needs card of ${card.learner.name}`;
-    this.work.dispatch(LearnersActions.learnerSaved({ ...card, label }));
-    this.chosen.set(card.learner.id);
+  protected write(learnerId: string, { field, change }: Written): void {
+    const fresh = this.fresh();
+    if (fresh?.id === learnerId) this.keepFresh(withChange(fresh, change));
+    else {
+      const name = this.people().learners.find((l) => l.id === learnerId)?.name ?? '';
+      this.work.dispatch(LearnersActions.cardChanged({ learnerId, ...change, field, label: `needs card of ${name}` }));
+    }
+  }
+
+  protected place(learnerId: string, placed: Placed): void {
+    const fresh = this.fresh();
+    if (fresh?.id === learnerId) this.keepFresh(fresh);
+    this.work.dispatch(LearnersActions.learnerPlaced({ learnerId, ...placed }));
+  }
+
+  /** A card that goes with something on it that cannot be kept: it stands there again when the card is opened. */
+  protected leftOut(learnerId: string, why: string): void {
+    const learner = this.people().learners.find((l) => l.id === learnerId);
+    if (learner) this.notice.cannot(`On the card of ${learner.name}: ${why} It waits there until you mend it.`);
+  }
+
+  /** With the first thing that is written on a new card, there is a learner. */
+  private keepFresh(learner: Learner): void {
+    const named = { ...learner, name: learner.name || 'New learner' };
+    const { classId, groupIds } = this.homeOf();
+    this.work.dispatch(
+      LearnersActions.learnerSaved({
+        learner: named,
+        classId: classId || null,
+        groupIds,
+        label: `new learner ${named.name}`,
+      }),
+    );
+    this.chosen.set(learner.id);
     this.fresh.set(null);
-    this.notice.done(`${card.learner.name} is kept`);
   }
 
   protected remove(learner: Learner): void {

@@ -2,64 +2,113 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { type Learner, listOf } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
 import { DemoPlace } from '../testing/demo-place';
-import { NeedsCardForm, type SavedCard } from './needs-card';
+import { withChange } from './card-fields';
+import { NeedsCardForm, type Placed, type Written } from './needs-card';
 
 const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));
 const people = { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
 const oriel = w.learners['l-oriel'] as Learner;
+const LINES = 'x'.repeat(301);
 let place: DemoPlace<NeedsCardForm>;
-let saved: SavedCard[];
-const keep = () => place.press('Keep the card');
+let written: Written[];
+let placed: Placed[];
+/** The learner with all that was written. */
+const now = () => written.reduce((l, x) => withChange(l, x.change), oriel);
+async function open(learner = oriel) {
+  const opened = await DemoPlace.open(NeedsCardForm, {
+    inputs: { learner, people, classId: 'c-heron', groupIds: ['g-limpets'] },
+  });
+  opened.fixture.componentInstance.written.subscribe((x) => {
+    written.push(x);
+    opened.fixture.componentRef.setInput('learner', now());
+  });
+  opened.fixture.componentInstance.placed.subscribe((p) => placed.push(p));
+  place = opened;
+}
+const field = (label: string) => place.field(label) as HTMLInputElement;
+function type(label: RegExp, text: string): void {
+  const input = place.field(label) as HTMLInputElement;
+  input.value = text;
+  input.dispatchEvent(new Event('input', { bubbles: true }));
+}
 
 beforeEach(async () => {
-  saved = [];
-  place = await DemoPlace.open(NeedsCardForm, {
-    inputs: { learner: oriel, people, classId: 'c-heron', groupIds: ['g-limpets'] },
-  });
-  place.fixture.componentInstance.saved.subscribe((s) => saved.push(s));
+  written = [];
+  placed = [];
+  await open();
 });
 
 describe('a needs card', () => {
-  it('kept without a change is the card it was', async () => {
-    await keep();
-    expect(saved).toEqual([{ learner: oriel, classId: 'c-heron', groupIds: ['g-limpets'] }]);
+  it('opened and left is the card it was', async () => {
+    place.fixture.destroy();
+    expect(written).toEqual([]);
   });
 
-  it('takes supports, interests and fields of the teacher’s own', async () => {
+  it('says what is in a field when it is left, and only that', async () => {
     await place.check('glossary');
     await place.write(/^Interests/, 'crabs, , tide tables ');
-    await place.write(/^Fields of your own/, 'pet: a cat\nno colon here\n bus : 14 ');
-    await place.write(/^Called/, 'Ori');
-    await keep();
-    const [{ learner }] = saved as [SavedCard];
-    expect(learner.needs.supports).toContain('glossary');
-    expect(learner.needs.interests).toEqual(['crabs', 'tide tables']);
-    expect(learner.fields).toEqual({ pet: 'a cat', bus: '14' });
-    expect(learner.chosenName).toBe('Ori');
+    await place.write(/^Fields of your own/, 'pet: a cat\n bus : 14 ');
+    await place.write(/^Called/, 'Rio');
+    expect(written.map((x) => x.field)).toEqual(['supports', 'interests', 'own', 'chosenName']);
+    expect(now().needs.supports).toContain('glossary');
+    expect(now().needs.interests).toEqual(['crabs', 'tide tables']);
+    expect([now().fields, now().chosenName]).toEqual([{ pet: 'a cat', bus: '14' }, 'Rio']);
   });
 
-  it.each(['four', '14', '-1'])('refuses the reading grade “%s” in words, and keeps nothing', async (grade) => {
-    await place.write(/^Reads at grade/, grade);
-    await keep();
-    expect(saved).toEqual([]);
-    expect(place.has('[role=alert]', /\.$/)).toBe(true);
+  it('says what is half written when it goes', () => {
+    type(/^Note/, 'Sits by the win');
+    expect(written).toEqual([]);
+    place.fixture.destroy();
+    expect(now().needs.note).toBe('Sits by the win');
+  });
+
+  it('leaves a field alone that is being written in, and shows what was undone in the others', async () => {
+    type(/^Note/, 'Sits by the win');
+    place.fixture.componentRef.setInput('learner', {
+      ...oriel,
+      chosenName: 'O',
+      needs: { ...oriel.needs, note: 'Other' },
+    });
+    await place.rest();
+    expect([field('Called').value, field('Note').value]).toEqual(['O', 'Sits by the win']);
+  });
+
+  it.each([
+    [/^Reads at grade/, 'four', '“four” is no reading level. Write a school grade from 0 to 13, such as 3.5.'],
+    [/^Reads at grade/, '-1', '“-1” is no reading level. Write a school grade from 0 to 13, such as 3.5.'],
+    [/^Name/, ' ', `A learner needs a name. “${oriel.name}” stands until there is another.`],
+    [/^Goals/, LINES, `“${'x'.repeat(24)}…” has 301 letters; there is room for 300 in one of the goals.`],
+    [/^Interests/, 'a,'.repeat(21), 'There is room for 20 interests; these are 21.'],
+    [/^Fields of your own/, 'no colon', '“no colon” needs a name, a colon and a value, such as “pet: a cat”.'],
+    [/^Fields of your own/, '__proto__: x', '“__proto__” cannot be a field’s name.'],
+  ])('%s refuses “%.12s” in words and keeps nothing of it', async (label, text, why) => {
+    await place.write(label, text);
+    expect(written).toEqual([]);
+    expect(place.text).toContain(why);
+    place.fixture.destroy();
+    expect(written).toEqual([]);
   });
 
   it('takes a decimal comma, and nothing for a grade that is not known', async () => {
     await place.write(/^Reads at grade/, '2,5');
-    await keep();
+    expect(now().needs.readingGrade).toBe(2.5);
     await place.write(/^Reads at grade/, '');
-    await keep();
-    expect(saved.map((s) => s.learner.needs.readingGrade)).toEqual([2.5, null]);
+    expect(now().needs.readingGrade).toBeNull();
   });
 
-  it('keeps the goals that are there under their ids', async () => {
+  it('keeps goals under their ids, reworded ones too: reasons point to them', async () => {
     const [goal] = oriel.needs.goals;
     if (!goal) throw new Error('no goal');
     await place.write(/^Goals/, `${goal.text}\nReads a timetable`);
-    await keep();
-    const goals = saved[0]?.learner.needs.goals ?? [];
-    expect(goals[0]).toEqual(goal);
-    expect(goals[1]?.text).toBe('Reads a timetable');
+    const [, second] = now().needs.goals;
+    expect(now().needs.goals[0]).toEqual(goal);
+    await place.write(/^Goals/, `Reads a bus timetable\n${goal.text} soon`);
+    expect(now().needs.goals.map((g) => g.id)).toEqual([goal.id, second?.id]);
+  });
+
+  it('says class and groups by themselves', async () => {
+    await place.choose(/^Class/, 'none');
+    await place.check('Anemones');
+    expect(placed).toEqual([{ classId: null }, { groupId: 'g-anemones', isIn: true }]);
   });
 });

@@ -1,113 +1,47 @@
-import { ChangeDetectionStrategy, Component, effect, inject, input, output, signal } from '@angular/core';
-import { type Learner, type NeedsCard, type People, SUPPORTS } from '@lorvet/core';
+import { NgTemplateOutlet } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  effect,
+  inject,
+  input,
+  type OnDestroy,
+  type OnInit,
+  output,
+  signal,
+  untracked,
+  computed,
+} from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { type Id, type Learner, type NeedsCard, type People, SUPPORTS } from '@lorvet/core';
+import { debounceTime } from 'rxjs';
 import { Clock } from '../platform/clock';
+import { Leaving } from '../platform/leaving';
+import { CardDrafts } from './card-drafts';
+import { CARD_FIELD_NAMES, CARD_FIELDS, type CardChange, type CardFieldName, MOST_IN, withChange } from './card-fields';
 
-export interface SavedCard {
-  readonly learner: Learner;
-  readonly classId: string | null;
-  readonly groupIds: readonly string[];
+const PAUSE_MS = 500;
+
+/** A change, and the field that it was made in: changes of one field are undone together. */
+export interface Written {
+  readonly field: string;
+  readonly change: CardChange;
 }
+export type Placed = { readonly classId: Id | null } | { readonly groupId: Id; readonly isIn: boolean };
 
-const list = (text: string) =>
-  text
-    .split(',')
-    .map((s) => s.trim())
-    .filter(Boolean);
+const text = () => new FormControl('', { nonNullable: true });
 
-/** What a teacher knows of a learner. */
+/**
+ * What a teacher knows of one learner. It belongs to that learner for as long as it is there (another learner, another
+ * card), and says each field after a pause, on leaving it and before it goes.
+ */
 @Component({
   selector: 'lv-needs-card',
+  imports: [NgTemplateOutlet, ReactiveFormsModule, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <form
-      class="stack"
-      (submit)="
-        $event.preventDefault();
-        save(
-          name.value,
-          home.value,
-          grade.value,
-          languages.value,
-          interests.value,
-          goals.value,
-          more.checked,
-          note.value,
-          { chosenName: chosen.value.trim(), birthday: birthday.value, fields: fieldsOf(own.value) }
-        )
-      "
-    >
-      <h2>{{ isNew() ? 'New learner' : learner().name }}</h2>
-      <label class="field"
-        >Name <input #name required maxlength="120" [value]="learner().name" autocomplete="off"
-      /></label>
-      <div class="two">
-        <label class="field"
-          >Class
-          <select #home>
-            <option value="">none</option>
-            @for (c of people().classes; track c.id) {
-              <option [value]="c.id" [selected]="c.id === classId()">{{ c.name }}</option>
-            }
-          </select>
-        </label>
-        <label class="field"
-          >Reads at grade
-          <input
-            #grade
-            inputmode="decimal"
-            [value]="learner().needs.readingGrade ?? ''"
-            placeholder="0 to 13"
-            [attr.aria-invalid]="wrong() !== ''"
-            aria-describedby="grade-wrong"
-        /></label>
-      </div>
-      <p class="small wrong" id="grade-wrong" role="alert">{{ wrong() }}</p>
-      <fieldset>
-        <legend>Supports agreed</legend>
-        @for (s of supports; track s) {
-          <label class="check"><input type="checkbox" [checked]="agreed().has(s)" (change)="toggle(s)" />{{ s }}</label>
-        }
-        <label class="check"
-          ><input type="checkbox" #more [checked]="learner().needs.wantsMore" />standard tasks are too easy: wants
-          more</label
-        >
-      </fieldset>
-      <label class="field">Goals, one a line <textarea #goals rows="2" [value]="goalLines()"></textarea></label>
-      <label class="field"
-        >Interests, parted by commas <input #interests [value]="learner().needs.interests.join(', ')"
-      /></label>
-      <div class="two wide">
-        <label class="field"
-          >Called <input #chosen maxlength="80" [value]="learner().chosenName" autocomplete="off"
-        /></label>
-        <label class="field">Birthday <input #birthday type="date" [value]="learner().birthday" /></label>
-      </div>
-      <label class="field"
-        >Fields of your own, one a line, such as “pet: a cat”
-        <textarea #own rows="2" [value]="fieldLines()"></textarea>
-      </label>
-      <label class="field">Languages at home <input #languages [value]="learner().needs.languages.join(', ')" /></label>
-      <fieldset>
-        <legend>Groups</legend>
-        @for (g of people().groups; track g.id) {
-          <label class="check"
-            ><input type="checkbox" [checked]="inGroups().has(g.id)" (change)="toggleGroup(g.id)" />{{ g.name }}</label
-          >
-        } @empty {
-          <p class="small">No groups yet.</p>
-        }
-      </fieldset>
-      <label class="field"
-        >Note <textarea #note rows="2" maxlength="1000" [value]="learner().needs.note"></textarea>
-      </label>
-      <div class="row">
-        <button class="btn main" type="submit">Keep the card</button><span class="grow"></span>
-        @if (!isNew()) {
-          <button class="btn quiet" type="button" (click)="removed.emit()">Remove</button>
-        }
-      </div>
-    </form>
-  `,
+  templateUrl: './needs-card.html',
   styles: `
     .two {
       display: grid;
@@ -123,96 +57,115 @@ const list = (text: string) =>
     .wrong:empty {
       display: none;
     }
+    .foot {
+      margin-top: 8px;
+    }
   `,
 })
-export class NeedsCardForm {
+export class NeedsCardForm implements OnInit, OnDestroy {
   readonly learner = input.required<Learner>();
   readonly isNew = input(false);
   readonly people = input.required<People>();
   readonly classId = input('');
   readonly groupIds = input<readonly string[]>([]);
-  readonly saved = output<SavedCard>();
+  readonly written = output<Written>();
+  readonly placed = output<Placed>();
   readonly removed = output();
+  /** Something could not be kept and the card goes: why. */
+  readonly left = output<string>();
 
   private readonly clock = inject(Clock);
+  private readonly drafts = inject(CardDrafts);
   protected readonly supports = SUPPORTS;
-  protected readonly agreed = signal<ReadonlySet<NeedsCard['supports'][number]>>(new Set());
-  protected readonly inGroups = signal<ReadonlySet<string>>(new Set());
-  protected readonly wrong = signal('');
+  protected readonly most = MOST_IN;
+  protected readonly agreed = computed(() => new Set(this.learner().needs.supports));
+  protected readonly problems = signal<Partial<Record<CardFieldName, string>>>({});
+  protected readonly form = new FormGroup<Record<CardFieldName, FormControl<string>>>({
+    name: text(),
+    readingGrade: text(),
+    goals: text(),
+    interests: text(),
+    languages: text(),
+    chosenName: text(),
+    birthday: text(),
+    own: text(),
+    note: text(),
+  });
+  private readonly stopSaying = inject(Leaving).say(() => this.sayAll());
 
   constructor() {
+    for (const field of CARD_FIELD_NAMES)
+      this.form.controls[field].valueChanges
+        .pipe(debounceTime(PAUSE_MS), takeUntilDestroyed())
+        .subscribe(() => this.say(field));
+    // Changed from elsewhere, or undone: shown where nothing else is being written.
     effect(() => {
-      this.agreed.set(new Set(this.learner().needs.supports));
-      this.inGroups.set(new Set(this.groupIds()));
-      this.wrong.set('');
+      const learner = this.learner();
+      untracked(() => this.show(learner));
     });
   }
 
-  protected goalLines(): string {
-    return this.learner()
-      .needs.goals.map((g) => g.text)
-      .join('\n');
+  ngOnInit(): void {
+    for (const [field, typed] of this.drafts.of(this.learner().id)) {
+      this.form.controls[field].setValue(typed, { emitEvent: false });
+      this.form.controls[field].markAsDirty();
+      this.say(field);
+    }
   }
 
-  protected fieldLines(): string {
-    return Object.entries(this.learner().fields)
-      .map(([name, value]) => `${name}: ${value}`)
-      .join('\n');
+  ngOnDestroy(): void {
+    this.sayAll();
+    this.stopSaying();
+    const wrong = CARD_FIELD_NAMES.filter((f) => this.form.controls[f].dirty);
+    this.drafts.set(this.learner().id, new Map(wrong.map((f) => [f, this.form.controls[f].value])));
+    const [why] = wrong.flatMap((f) => this.problems()[f] ?? []);
+    if (why) this.left.emit(why);
   }
 
-  protected fieldsOf(lines: string): Learner['fields'] {
-    const parted = lines.split('\n').map((l) => /^\s*([^:]{1,40}?)\s*:\s*(.{1,80}?)\s*$/.exec(l));
-    return Object.fromEntries(parted.flatMap((m) => (m?.[1] && m[2] ? [[m[1], m[2]] as const] : [])));
+  protected sayAll(): void {
+    for (const field of CARD_FIELD_NAMES) this.say(field);
   }
 
-  protected toggle(support: NeedsCard['supports'][number]): void {
-    const next = new Set(this.agreed());
-    if (!next.delete(support)) next.add(support);
-    this.agreed.set(next);
+  protected agree(support: NeedsCard['supports'][number], on: boolean): void {
+    const supports = SUPPORTS.filter((s) => (s === support ? on : this.agreed().has(s)));
+    this.emit('supports', { needs: { supports } });
   }
 
-  protected toggleGroup(id: string): void {
-    const next = new Set(this.inGroups());
-    if (!next.delete(id)) next.add(id);
-    this.inGroups.set(next);
+  protected emit(field: string, change: CardChange): void {
+    this.written.emit({ field, change });
   }
 
-  protected save(
-    name: string,
-    classId: string,
-    grade: string,
-    languages: string,
-    interests: string,
-    goals: string,
-    wantsMore: boolean,
-    note: string,
-    person: Pick<Learner, 'chosenName' | 'birthday' | 'fields'>,
-  ): void {
-    const readingGrade = grade.trim() === '' ? null : Number(grade.replace(',', '.'));
-    if (readingGrade !== null && !(readingGrade >= 0 && readingGrade <= 13)) {
-      this.wrong.set(`“${grade}” is no reading level. Write a school grade from 0 to 13, such as 3.5.`);
+  private show(learner: Learner): void {
+    for (const field of CARD_FIELD_NAMES) {
+      const control = this.form.controls[field];
+      if (control.dirty || this.isSame(this.read(field, control.value), field)) continue;
+      control.setValue(CARD_FIELDS[field].show(learner), { emitEvent: false });
+    }
+  }
+
+  private say(field: CardFieldName): void {
+    const control = this.form.controls[field];
+    if (!control.dirty) return;
+    const change = this.read(field, control.value);
+    if (!('problem' in change)) {
+      control.markAsPristine();
+      const { [field]: _, ...others } = this.problems();
+      this.problems.set(others);
+      if (!this.isSame(change, field)) this.emit(field, change);
       return;
     }
-    if (!name.trim()) return;
-    const before = this.learner();
-    const needs: NeedsCard = {
-      ...before.needs,
-      readingGrade,
-      supports: SUPPORTS.filter((s) => this.agreed().has(s)),
-      languages: list(languages),
-      interests: list(interests),
-      goals: goals
-        .split('\n')
-        .map((g) => g.trim())
-        .filter(Boolean)
-        .map((text) => ({ id: before.needs.goals.find((g) => g.text === text)?.id ?? this.clock.newId(), text })),
-      wantsMore,
-      note: note.trim(),
-    };
-    this.saved.emit({
-      learner: { ...before, ...person, name: name.trim(), needs },
-      classId: classId || null,
-      groupIds: [...this.inGroups()],
-    });
+    // A new learner has no name yet while something else is written.
+    if (field === 'name' && this.isNew() && control.value === '') return;
+    this.problems.set({ ...this.problems(), [field]: change.problem });
+  }
+
+  private read(field: CardFieldName, typed: string): CardChange | { readonly problem: string } {
+    return CARD_FIELDS[field].read(typed, this.learner(), () => this.clock.newId());
+  }
+
+  /** Whether a change would leave the field as it is shown. */
+  private isSame(change: CardChange | { readonly problem: string }, field: CardFieldName): boolean {
+    const { show } = CARD_FIELDS[field];
+    return !('problem' in change) && show(withChange(this.learner(), change)) === show(this.learner());
   }
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Id, latest, learnersWith, plainWords } from '@lorvet/core';
-import { Dialog } from 'primeng/dialog';
+import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { BringActions, ShelfActions } from '../store/actions';
@@ -17,7 +17,7 @@ import { duplicateFamily, newFamily } from './new-family';
 /** Where the masters are kept, each with its family. */
 @Component({
   selector: 'lv-shelf',
-  imports: [FileButton, RouterLink, LucideDynamicIcon, SwatchMark, Dialog],
+  imports: [FileButton, RouterLink, LucideDynamicIcon, SwatchMark, DIALOG],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf.html',
   styleUrl: './shelf.css',

@@ -14,6 +14,7 @@ import type {
   InPlace,
   Judgement,
   Learner,
+  NeedsCard,
   ListedObjective,
   Recipe,
   SchoolClass,
@@ -93,6 +94,14 @@ export interface ImportedLearner {
 export const LearnersActions = createActionGroup({
   source: 'Learners',
   events: {
+    'Card changed': props<{
+      learnerId: Id;
+      person?: Partial<Omit<Learner, 'id' | 'needs'>>;
+      needs?: Partial<NeedsCard>;
+      field: string;
+      label: string;
+    }>(),
+    'Learner placed': props<{ learnerId: Id; classId: Id | null } | { learnerId: Id; groupId: Id; isIn: boolean }>(),
     'Learner saved': props<{ learner: Learner; classId: Id | null; groupIds: readonly Id[]; label: string }>(),
     'Class saved': props<{ schoolClass: SchoolClass }>(),
     'Group saved': props<{ group: Group }>(),

@@ -65,6 +65,36 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       }
     },
     label: (a) => a.label,
+    // The rest of a new learner's name, as it is typed.
+    mergeKey: (a) => `card ${a.learner.id} name`,
+  }),
+  edit(LearnersActions.cardChanged, {
+    run: (doc, { learnerId, person, needs }) => {
+      const learner = doc.learners[learnerId];
+      if (!learner) return;
+      Object.assign(learner, person);
+      Object.assign(learner.needs, needs);
+    },
+    label: (a) => a.label,
+    mergeKey: (a) => `card ${a.learnerId} ${a.field}`,
+  }),
+  edit(LearnersActions.learnerPlaced, {
+    run: (doc, placed) => {
+      const { learnerId } = placed;
+      if ('groupId' in placed) {
+        const group = doc.groups[placed.groupId];
+        if (!group || group.learnerIds.includes(learnerId) === placed.isIn) return;
+        if (placed.isIn) group.learnerIds.push(learnerId);
+        else group.learnerIds = without(group.learnerIds, learnerId);
+        return;
+      }
+      for (const c of Object.values(doc.classes)) {
+        const isHere = c.learnerIds.includes(learnerId);
+        if (isHere && c.id !== placed.classId) c.learnerIds = without(c.learnerIds, learnerId);
+        if (!isHere && c.id === placed.classId) c.learnerIds.push(learnerId);
+      }
+    },
+    label: (a) => ('groupId' in a ? 'group of a learner' : 'class of a learner'),
   }),
   edit(LearnersActions.classSaved, {
     run: (doc, { schoolClass }) => put(doc, 'classes', schoolClass),

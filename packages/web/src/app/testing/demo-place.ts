@@ -64,6 +64,8 @@ export class DemoPlace<T> {
     readonly work: WorkspaceStore,
     /** What was asked before something was done; every question was answered with yes. */
     readonly asked: readonly Question[],
+    /** What was said at the foot of the page. */
+    readonly notices: readonly string[],
   ) {}
 
   static async open<T>(
@@ -111,7 +113,11 @@ export class DemoPlace<T> {
     }
     const fixture = TestBed.createComponent(part);
     for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
-    const place = new DemoPlace(fixture, work, asked);
+    const notices: string[] = [];
+    TestBed.inject(MessageService).messageObserver.subscribe((m) => {
+      for (const x of [m].flat()) notices.push([x.summary, x.detail].filter(Boolean).join(' '));
+    });
+    const place = new DemoPlace(fixture, work, asked, notices);
     await place.rest();
     return place;
   }
@@ -184,6 +190,8 @@ export class DemoPlace<T> {
     field.value = text;
     field.dispatchEvent(new Event('input', { bubbles: true }));
     field.dispatchEvent(new Event('change', { bubbles: true }));
+    field.dispatchEvent(new FocusEvent('blur'));
+    field.dispatchEvent(new FocusEvent('focusout', { bubbles: true }));
     await this.rest();
   }
 

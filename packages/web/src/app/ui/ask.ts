@@ -17,6 +17,8 @@ export class Ask {
   readonly asked = signal<Asked | null>(null);
 
   async sure(question: Question): Promise<boolean> {
+    // Asked again before it was answered: the first is not done.
+    this.asked()?.answer(false);
     return await new Promise((done) => this.asked.set({ ...question, answer: done }));
   }
 }

@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { type Answer, type Block, freshBlock, type Rect } from '@lorvet/core';
 import { DrawingPad } from './blocks/drawing-pad';
 import { TableEditor } from './blocks/table/editor';
+import { MessageService } from 'primeng/api';
 import { Picture } from './picture';
 import { RectBoard } from './rect-board';
 
@@ -143,10 +144,11 @@ describe('a sheet to draw on', () => {
 
 describe('a table that is written', () => {
   let made: Extract<Block, { kind: 'table' }>;
-  const change = jest.fn((b: Block) => (made = b as typeof made));
+  const change = jest.fn((edit: (b: Block) => Block) => (made = edit(made) as typeof made));
   let table: ComponentFixture<TableEditor>;
   beforeEach(() => {
     let n = 0;
+    TestBed.configureTestingModule({ providers: [MessageService] });
     made = freshBlock('table', 't', () => `c${++n}`) as typeof made;
     table = TestBed.createComponent(TableEditor);
     table.componentRef.setInput('block', made);

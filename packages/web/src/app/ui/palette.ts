@@ -1,14 +1,5 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  type ElementRef,
-  inject,
-  model,
-  signal,
-  viewChild,
-} from '@angular/core';
-import { Dialog } from 'primeng/dialog';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, model, signal } from '@angular/core';
+import { DIALOG } from './dialog';
 import { type Command, Commands } from './commands';
 
 const MOST = 12;
@@ -16,21 +7,18 @@ const MOST = 12;
 /** Finds every action by its name. */
 @Component({
   selector: 'lv-palette',
-  imports: [Dialog],
+  imports: [DIALOG],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog
       header="What would you like to do?"
       [visible]="open()"
       (visibleChange)="open.set($event)"
-      (onShow)="begin()"
-      [modal]="true"
-      [draggable]="false"
       position="top"
-      closeAriaLabel="Close"
       [style]="{ width: '560px' }"
     >
       <input
+        maxlength="100"
         #field
         class="input"
         type="text"
@@ -93,8 +81,8 @@ const MOST = 12;
 export class Palette {
   readonly open = model(false);
   private readonly commands = inject(Commands);
-  private readonly field = viewChild<ElementRef<HTMLInputElement>>('field');
-  protected readonly sought = signal('');
+  /** What is looked for: nothing, each time it is opened. */
+  protected readonly sought = linkedSignal(() => (this.open(), ''));
   protected readonly at = signal(0);
   protected readonly found = computed(() => {
     const words = this.sought().toLowerCase().split(/\s+/).filter(Boolean);
@@ -103,11 +91,6 @@ export class Palette {
       .filter((c) => words.every((w) => `${c.group} ${c.name}`.toLowerCase().includes(w)))
       .slice(0, MOST);
   });
-
-  protected begin(): void {
-    this.seek('');
-    this.field()?.nativeElement.focus();
-  }
 
   protected seek(text: string): void {
     this.sought.set(text);

@@ -36,6 +36,8 @@ export function fetchWhenIdle(): void {
       whenIdle(() => {
         const nothing = () => undefined;
         openEditor(document.createElement('div'), [], '', {
+          fits: () => true,
+          full: nothing,
           changed: nothing,
           moved: nothing,
           done: nothing,

@@ -1,9 +1,14 @@
 import type { RichPart, Run } from '@lorvet/core';
 import { Editor, Extension, type JSONContent } from '@tiptap/core';
-import { Selection } from '@tiptap/pm/state';
+import type { Node } from '@tiptap/pm/model';
+import { Plugin, Selection } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 
 interface Handlers {
+  /** Whether there is room for it. */
+  fits(parts: RichPart[]): boolean;
+  /** Something was typed or pasted that there is no room for. */
+  full(): void;
   changed(): void;
   moved(editor: Editor): void;
   /** Ctrl Enter or Escape. */
@@ -12,10 +17,19 @@ interface Handlers {
 
 /** Tiptap with the small schema that marked words can hold. Nothing pasted brings more than that. */
 export function openEditor(place: HTMLElement, parts: readonly RichPart[], label: string, handlers: Handlers): Editor {
+  // What is too long already may still become shorter.
+  const fits = (now: Node, was: Node, isChanged: boolean): boolean => {
+    if (!isChanged || now.nodeSize <= was.nodeSize || handlers.fits(partsOfDoc(now))) return true;
+    handlers.full();
+    return false;
+  };
   const keys = Extension.create({
     name: 'leave',
     // Before the line break that the kit puts on Ctrl Enter.
     priority: 1000,
+    addProseMirrorPlugins: () => [
+      new Plugin({ filterTransaction: (tr, state) => fits(tr.doc, state.doc, tr.docChanged) }),
+    ],
     addKeyboardShortcuts: () => ({
       'Mod-Enter': () => (handlers.done(), true),
       Escape: () => (handlers.done(), true),
@@ -54,7 +68,13 @@ export function focusAtEnd({ view }: Editor): void {
   view.focus();
 }
 
-export const partsOf = (editor: Editor): RichPart[] => (editor.getJSON().content ?? []).map(fromNode);
+/** Words as they are, without style. */
+export function writeAtEnd({ view }: Editor, text: string): void {
+  view.dispatch(view.state.tr.insertText(text));
+}
+
+export const partsOf = (editor: Editor): RichPart[] => partsOfDoc(editor.state.doc);
+const partsOfDoc = (doc: Node): RichPart[] => ((doc.toJSON() as JSONContent).content ?? []).map(fromNode);
 
 function runNodes(runs: readonly Run[]): JSONContent[] {
   return runs.flatMap((r) =>

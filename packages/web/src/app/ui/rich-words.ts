@@ -2,11 +2,11 @@ import {
   afterNextRender,
   ChangeDetectionStrategy,
   Component,
-  DestroyRef,
   ElementRef,
   inject,
   Injector,
   input,
+  type OnDestroy,
   output,
   signal,
   viewChild,
@@ -14,9 +14,12 @@ import {
 import { LucideDynamicIcon } from '@lucide/angular';
 import { plainRich, readRich, type RichPart, writeRich } from '@lorvet/core';
 import type { Editor } from '@tiptap/core';
+import { Leaving } from '../platform/leaving';
 import { Changes } from './changes';
+import { Full } from './full';
 import { Rich } from './blocks/rich';
 import { fetchWhenIdle, richEditor } from './rich-editor-ready';
+import { TypedAhead } from './typed-ahead';
 
 const PAUSE_MS = 500;
 
@@ -135,9 +138,11 @@ const PAUSE_MS = 500;
     }
   `,
 })
-export class RichWords {
+export class RichWords implements OnDestroy {
   readonly text = input.required<string>();
   readonly label = input.required<string>();
+  /** Letters that fit, with those that mark a style. */
+  readonly most = input.required<number>();
   readonly placeholder = input('');
   readonly was = input<string>();
   readonly written = output<string>();
@@ -156,14 +161,20 @@ export class RichWords {
   private closing = false;
   private watching: AbortController | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  private readonly leaving = inject(Leaving);
+  private readonly full = inject(Full);
+  private readonly ahead = inject(TypedAhead);
+  private stopWatching: (() => void) | undefined;
+  private isDirty = false;
 
   constructor() {
     afterNextRender(fetchWhenIdle);
-    inject(DestroyRef).onDestroy(() => {
-      clearTimeout(this.timer);
-      this.watching?.abort();
-      this.editor?.destroy();
-    });
+  }
+
+  /** As in lv-words: what is written in it is said before it goes. */
+  ngOnDestroy(): void {
+    this.say();
+    this.close();
   }
 
   enter(): void {
@@ -203,11 +214,14 @@ export class RichWords {
   }
 
   private async begin(): Promise<void> {
-    const { openEditor, focusAtEnd, partsOf } = await richEditor();
+    const { openEditor, focusAtEnd, partsOf, writeAtEnd } = await richEditor();
     const place = this.place()?.nativeElement;
     if (!place || this.editor) return;
     const editor = openEditor(place, readRich(this.text()), this.label(), {
+      fits: (parts) => writeRich(parts).length <= this.most(),
+      full: () => this.full.say(this.most()),
       changed: () => {
+        this.isDirty = true;
         clearTimeout(this.timer);
         this.timer = setTimeout(() => this.say(), PAUSE_MS);
       },
@@ -223,23 +237,32 @@ export class RichWords {
     this.editor = editor;
     this.read = partsOf;
     this.watchPresses();
+    this.stopWatching = this.leaving.say(() => this.say());
     focusAtEnd(editor);
+    const typed = this.ahead.take();
+    if (typed) writeAtEnd(editor, typed);
   }
 
   private leave(byKey = false): void {
     this.say();
-    this.watching?.abort();
-    this.pressed = this.closing = false;
-    this.editor?.destroy();
-    this.editor = null;
+    this.close();
     this.editing.set(false);
     if (byKey)
       afterNextRender(() => this.host.nativeElement.querySelector('button')?.focus(), { injector: this.injector });
   }
 
+  private close(): void {
+    this.watching?.abort();
+    this.pressed = this.closing = false;
+    this.stopWatching?.();
+    this.editor?.destroy();
+    this.editor = null;
+  }
+
   private say(): void {
     clearTimeout(this.timer);
-    if (!this.editor) return;
+    if (!this.editor || !this.isDirty) return;
+    this.isDirty = false;
     const text = writeRich(this.read(this.editor));
     if (text !== this.text()) this.written.emit(text);
   }

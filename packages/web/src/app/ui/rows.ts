@@ -5,7 +5,6 @@ import {
   contentChild,
   inject,
   input,
-  linkedSignal,
   output,
   type TemplateRef,
 } from '@angular/core';
@@ -31,11 +30,11 @@ import { PictureField } from './picture-field';
             class="input"
             #f
             [value]="r.text"
-            maxlength="500"
+            [maxLength]="most()"
             [attr.aria-label]="label() + ' ' + (i + 1)"
             [placeholder]="label()"
-            (change)="set(r, f.value)"
-            (keydown.enter)="set(r, f.value); last && add()"
+            (change)="set(r.id, f.value)"
+            (keydown.enter)="set(r.id, f.value); last && add()"
           />
           @if (extra(); as more) {
             <ng-container *ngTemplateOutlet="more; context: { $implicit: r }" />
@@ -45,7 +44,7 @@ import { PictureField } from './picture-field';
               [quiet]="true"
               [assetId]="r.assetId ?? ''"
               [label]="'Picture for ' + (r.text || label() + ' ' + (i + 1))"
-              (chosen)="picture(r, $event)"
+              (chosen)="picture(r.id, $event)"
             />
           }
           <button
@@ -53,7 +52,7 @@ import { PictureField } from './picture-field';
             type="button"
             [disabled]="first"
             [attr.aria-label]="'Move up: ' + r.text"
-            (click)="move(i, -1)"
+            (click)="move(r.id)"
           >
             <svg lucideIcon="arrow-up"></svg>
           </button>
@@ -61,7 +60,7 @@ import { PictureField } from './picture-field';
             class="btn quiet icon"
             type="button"
             [attr.aria-label]="'Take away ' + label().toLowerCase() + ' ' + (i + 1)"
-            (click)="drop(r)"
+            (click)="drop(r.id)"
           >
             <svg lucideIcon="x"></svg>
           </button>
@@ -98,48 +97,48 @@ import { PictureField } from './picture-field';
   `,
 })
 export class Rows<P extends Piece> {
-  readonly given = input.required<readonly P[]>({ alias: 'rows' });
-  /** With what was changed here a moment ago: two changes may come before the page is drawn anew. */
-  protected readonly rows = linkedSignal(() => this.given());
+  readonly rows = input.required<readonly P[]>();
   readonly label = input.required<string>();
+  /** Letters that fit in a row. */
+  readonly most = input.required<number>();
   readonly pictures = input(false);
   readonly canAdd = input(true);
   /** Makes a new row of what every row has. */
   readonly fresh = input<(row: Piece) => P>((row) => row as P);
-  readonly changed = output<P[]>();
+  /** What is to become of the rows, whatever they are by then. */
+  readonly changed = output<(rows: readonly P[]) => readonly P[]>();
   protected readonly extra = contentChild<TemplateRef<{ $implicit: P }>>('extra');
   private readonly clock = inject(Clock);
 
-  protected set(row: P, text: string): void {
-    if (text !== row.text) this.say(row, { ...row, text });
+  protected set(id: string, text: string): void {
+    this.change(id, (r) => (r.text === text ? r : { ...r, text }));
   }
 
-  protected picture(row: P, assetId: string): void {
-    const { assetId: _, ...rest } = row;
-    this.say(row, (assetId ? { ...rest, assetId } : rest) as P);
+  protected picture(id: string, assetId: string): void {
+    this.change(id, ({ assetId: _, ...rest }) => (assetId ? { ...rest, assetId } : rest) as P);
   }
 
   protected add(): void {
-    this.tell([...this.rows(), this.fresh()({ id: this.clock.newId(), text: '' })]);
+    const row = this.fresh()({ id: this.clock.newId(), text: '' });
+    this.changed.emit((rows) => [...rows, row]);
   }
 
-  protected drop(row: P): void {
-    this.tell(this.rows().filter((r) => r !== row));
+  protected drop(id: string): void {
+    this.changed.emit((rows) => rows.filter((r) => r.id !== id));
   }
 
-  protected move(at: number, by: -1 | 1): void {
-    const rows = [...this.rows()];
-    const [row] = rows.splice(at, 1);
-    if (row) rows.splice(at + by, 0, row);
-    this.tell(rows);
+  /** One up. */
+  protected move(id: string): void {
+    this.changed.emit((rows) => {
+      const at = rows.findIndex((r) => r.id === id);
+      return rows.map((r, i) => (i === at - 1 ? rows[at] : i === at ? rows[at - 1] : r) ?? r);
+    });
   }
 
-  private tell(rows: P[]): void {
-    this.rows.set(rows);
-    this.changed.emit(rows);
-  }
-
-  private say(was: P, now: P): void {
-    this.tell(this.rows().map((r) => (r === was ? now : r)));
+  private change(id: string, to: (row: P) => P): void {
+    this.changed.emit((rows) => {
+      const next = rows.map((r) => (r.id === id ? to(r) : r));
+      return next.every((r, i) => r === rows[i]) ? rows : next;
+    });
   }
 }

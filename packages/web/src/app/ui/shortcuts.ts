@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, model } from '@angular/core';
-import { Dialog } from 'primeng/dialog';
+import { DIALOG } from './dialog';
 
 const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly [string, string])[] }[] = [
   {
@@ -34,18 +34,10 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
 /** The help sheet: every key there is. */
 @Component({
   selector: 'lv-shortcuts',
-  imports: [Dialog],
+  imports: [DIALOG],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p-dialog
-      header="Keys"
-      [visible]="open()"
-      (visibleChange)="open.set($event)"
-      [modal]="true"
-      [draggable]="false"
-      closeAriaLabel="Close"
-      [style]="{ width: '480px' }"
-    >
+    <p-dialog header="Keys" [visible]="open()" (visibleChange)="open.set($event)" [style]="{ width: '480px' }">
       @for (g of groups; track g.where) {
         <h3>{{ g.where }}</h3>
         <dl>

@@ -8,6 +8,7 @@ import { Words } from './words';
   template: `<lv-words
     [text]="text()"
     [was]="was()"
+    [most]="40"
     label="Question"
     placeholder="Write it"
     (written)="take($event)"

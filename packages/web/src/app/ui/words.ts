@@ -3,16 +3,18 @@ import {
   afterNextRender,
   ChangeDetectionStrategy,
   Component,
-  DestroyRef,
   ElementRef,
   inject,
   Injector,
   input,
+  type OnDestroy,
   output,
   signal,
   viewChild,
 } from '@angular/core';
+import { Leaving } from '../platform/leaving';
 import { Changes } from './changes';
+import { TypedAhead } from './typed-ahead';
 
 /** Waits this long after the last stroke before it says what was written. */
 const PAUSE_MS = 500;
@@ -32,7 +34,8 @@ const PAUSE_MS = 500;
         cdkTextareaAutosize
         cdkAutosizeMinRows="1"
         [attr.aria-label]="label()"
-        [value]="text()"
+        [value]="begun()"
+        [maxLength]="most()"
         [placeholder]="placeholder()"
         (input)="typed(field.value)"
         (blur)="leave()"
@@ -91,9 +94,11 @@ const PAUSE_MS = 500;
     }
   `,
 })
-export class Words {
+export class Words implements OnDestroy {
   readonly text = input.required<string>();
   readonly label = input.required<string>();
+  /** Letters that fit. */
+  readonly most = input.required<number>();
   readonly placeholder = input('');
   /** The basis's words: what differs from them is shown. */
   readonly was = input<string>();
@@ -101,23 +106,33 @@ export class Words {
 
   private readonly injector = inject(Injector);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly leaving = inject(Leaving);
+  private readonly ahead = inject(TypedAhead);
   private readonly field = viewChild<ElementRef<HTMLTextAreaElement>>('field');
   protected readonly editing = signal(false);
+  /** What stood there when the writing began: from then on the field holds what is typed, whatever comes from elsewhere. */
+  protected readonly begun = signal('');
+  /** What was typed and not said yet. */
   private draft: string | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  private stopWatching: (() => void) | undefined;
 
-  constructor() {
-    // Leaving the page while a word is half written must not lose it.
-    inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
+  /** A part that goes while it is written in says its words first; its listeners still hear it. */
+  ngOnDestroy(): void {
+    this.say();
+    this.stopWatching?.();
   }
 
   enter(): void {
+    this.begun.set(this.text());
     this.editing.set(true);
+    this.stopWatching ??= this.leaving.say(() => this.say());
     afterNextRender(
       () => {
         const el = this.field()?.nativeElement;
-        el?.focus();
-        el?.setSelectionRange(el.value.length, el.value.length);
+        if (!el) return;
+        this.ahead.into(el);
+        el.setSelectionRange(el.value.length, el.value.length);
       },
       { injector: this.injector },
     );
@@ -131,6 +146,8 @@ export class Words {
 
   protected leave(byKey = false): void {
     this.say();
+    this.stopWatching?.();
+    this.stopWatching = undefined;
     this.editing.set(false);
     if (byKey)
       afterNextRender(() => this.host.nativeElement.querySelector('button')?.focus(), { injector: this.injector });
@@ -138,7 +155,8 @@ export class Words {
 
   private say(): void {
     clearTimeout(this.timer);
-    if (this.draft !== null && this.draft !== this.text()) this.written.emit(this.draft);
+    const words = this.draft;
     this.draft = null;
+    if (words !== null && words !== this.text()) this.written.emit(words);
   }
 }

@@ -10,7 +10,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Answer, drawingOf, type Stroke } from '@lorvet/core';
+import { type Answer, answerSchema, drawingOf, mostAt, type Stroke, strokeSchema } from '@lorvet/core';
 import { getStroke } from 'perfect-freehand';
 import { Picture } from '../picture';
 
@@ -28,6 +28,11 @@ const WIDTHS = [
 /** The pad's own units: hundredths of its width and of its height, drawn in a box of 1000 by this. */
 const BOX = 1000;
 const STEP = 2;
+/** In hundredths of the sheet: less than a pen's width, so that it is not seen. */
+const SMALLEST_MOVE = 0.15;
+const MOST_POINTS = mostAt(strokeSchema, 'points');
+const MOST_STROKES = mostAt(answerSchema, 'strokes');
+const MOST_WORDS = mostAt(answerSchema, 'words');
 
 /**
  * A sheet to draw and write on, over a picture or on white. Strokes by pen, finger or mouse; words are set down and
@@ -63,13 +68,15 @@ export class DrawingPad {
   private readonly shape = signal(0.5);
   protected readonly paths = computed(() => {
     const now = this.open();
-    const { h } = this.box();
-    return [...this.value().strokes, ...(now ? [now] : [])].map((s) => ({ d: pathOf(s, h), colour: s.colour }));
+    return now ? [...this.done(), this.drawnAs(now)] : this.done();
   });
+  /** What was drawn before the stroke that is being drawn: only that one is drawn anew with each move. */
+  private readonly done = computed(() => this.value().strokes.map((s) => this.drawnAs(s)));
 
   protected down(event: PointerEvent): void {
     if (this.locked() || event.button !== 0) return;
     event.preventDefault();
+    if (!this.hasRoom()) return;
     this.pen = event.pointerId;
     const r = this.sheet().nativeElement.getBoundingClientRect();
     this.shape.set(r.height / r.width);
@@ -80,7 +87,14 @@ export class DrawingPad {
   protected moved(event: PointerEvent): void {
     const now = this.open();
     if (!now || event.pointerId !== this.pen) return;
-    this.open.set({ ...now, points: [...now.points, ...this.at(event)] });
+    const [x, y, pressure] = this.at(event);
+    const [lastX = 0, lastY = 0] = now.points.slice(-3);
+    if (!(Math.hypot(x - lastX, y - lastY) >= SMALLEST_MOVE)) return;
+    const points = [...now.points, x, y, pressure];
+    if (points.length + 3 <= MOST_POINTS) return this.open.set({ ...now, points });
+    // A stroke has an end: drawing goes on with the next one, which begins where it stopped.
+    this.draw({ ...this.value(), strokes: [...this.value().strokes, { ...now, points }] });
+    this.open.set(this.hasRoom() ? { ...now, points: [x, y, pressure] } : null);
   }
 
   protected up(): void {
@@ -95,6 +109,7 @@ export class DrawingPad {
   }
 
   protected addWords(): void {
+    if (this.value().words.length >= MOST_WORDS) return this.said.set('There is no more room for words.');
     const words = [...this.value().words, { x: 40, y: 40, text: '' }];
     this.draw({ ...this.value(), words });
     this.said.set('A place for words is on the sheet. Write, then move it with Alt and the arrow keys.');
@@ -122,6 +137,16 @@ export class DrawingPad {
     event.preventDefault();
     const clamp = (n: number) => Math.min(96, Math.max(0, n));
     this.change(at, (w) => ({ ...w, x: clamp(w.x + move[0]), y: clamp(w.y + move[1]) }));
+  }
+
+  private hasRoom(): boolean {
+    const has = this.value().strokes.length < MOST_STROKES;
+    this.said.set(has ? '' : 'The sheet is full. Take a stroke back to draw on.');
+    return has;
+  }
+
+  private drawnAs(s: Stroke): { d: string; colour: Stroke['colour'] } {
+    return { d: pathOf(s, this.box().h), colour: s.colour };
   }
 
   private draw(next: Drawn): void {

@@ -1,27 +1,44 @@
-import { Directive, inject, input, linkedSignal } from '@angular/core';
-import type { Block, BlockKindName } from '@lorvet/core';
+import { Directive, inject, input } from '@angular/core';
+import { type Block, type BlockKindName, mostIn } from '@lorvet/core';
 import { Clock } from '../../platform/clock';
 
 export type BlockOf<K extends BlockKindName> = Extract<Block, { kind: K }>;
+/** What is to become of a block, whatever it is by then: a change never carries words of an older block along. */
+export type BlockChange<B extends Block = Block> = (block: B) => B;
 
 /** What every editor of a block kind is given: what the block holds besides its question and its notes. */
 @Directive()
 export abstract class EditorPart<B extends Block> {
-  readonly given = input.required<B>({ alias: 'block' });
-  /** The block with what was changed here a moment ago: two changes may come before the page is drawn anew. */
-  readonly block = linkedSignal(() => this.given());
-  /** Called with the block as it is now; set by the Bench. */
-  readonly change = input<(block: Block) => void>(() => undefined);
+  readonly block = input.required<B>();
+  /** Called with what is to become of the block; set by the Bench. */
+  readonly change = input<(change: BlockChange) => void>(() => undefined);
   private readonly clock = inject(Clock);
 
   protected newId(): string {
     return this.clock.newId();
   }
 
-  protected set(fields: Partial<B>): void {
-    const next = { ...this.block(), ...fields };
-    this.block.set(next);
-    this.change()(next as Block);
+  protected edit(change: BlockChange<B>): void {
+    const { kind } = this.block();
+    this.change()((b) => (b.kind === kind ? change(b as B) : b));
+  }
+
+  /** Gives fields other values, or those that follow from the block; nothing happens where they have them. */
+  protected set(fields: Partial<B> | ((block: B) => Partial<B>)): void {
+    this.edit((b) => {
+      const to = typeof fields === 'function' ? fields(b) : fields;
+      return (Object.keys(to) as (keyof B)[]).every((k) => b[k] === to[k]) ? b : { ...b, ...to };
+    });
+  }
+
+  /** Changes one of the block's lists. */
+  protected list<P>(field: keyof B, change: (rows: readonly P[]) => readonly P[]): void {
+    this.set((b) => ({ [field]: change(b[field] as readonly P[]) }) as Partial<B>);
+  }
+
+  /** How many letters a field holds, by its path in the block ('*': an entry of a list). */
+  protected most(...path: string[]): number {
+    return mostIn(this.block().kind, ...path);
   }
 }
 
@@ -31,6 +48,8 @@ export const several = (text: string): string[] =>
     .split('/')
     .map((t) => t.trim())
     .filter(Boolean);
+/** Letters that a field for several answers takes; each answer has an end of its own. */
+export const MOST_SEVERAL = 4000;
 
 /** A number as it is typed, within bounds; the old one where it is none. */
 export function numberIn(text: string, old: number, low: number, high: number): number {

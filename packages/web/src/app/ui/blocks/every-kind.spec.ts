@@ -14,6 +14,7 @@ import {
 } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
 import { DemoPlace } from '../../testing/demo-place';
+import { type BlockChange, MOST_SEVERAL } from './editor-part';
 import { EDITOR_PARTS } from './editors';
 import { LearnerBlockView } from './learner-block';
 import { DESK_PARTS } from './registry';
@@ -26,6 +27,8 @@ const ONE_OF_EACH = [...new Map(blocks.map((b) => [b.kind, b])).values()];
 /** Given by pen, camera or microphone, which jsdom has none of. */
 const BY_DEVICE = new Set<BlockKindName>(['drawing', 'picture-writing', 'photo', 'voice', 'paper', 'spots']);
 
+/** More than any field takes: cut to what it takes, as a browser does. */
+const FULL = 'word '.repeat(20_001);
 let place: DemoPlace<unknown>;
 let given: Answer[];
 async function show(block: Block, inputs: Record<string, unknown> = {}) {
@@ -52,6 +55,10 @@ async function tryAll(host: HTMLElement): Promise<void> {
     else (e as HTMLInputElement).value = '3';
     e.dispatchEvent(new Event('input', { bubbles: true }));
     e.dispatchEvent(new Event('change', { bubbles: true }));
+    if (e instanceof HTMLSelectElement || (e instanceof HTMLInputElement && /radio|checkbox/.test(e.type))) continue;
+    // As much as the field takes.
+    (e as HTMLInputElement).value = FULL.slice(0, (e as HTMLInputElement).maxLength);
+    e.dispatchEvent(new Event('input', { bubbles: true }));
   }
   await place.rest();
   // A piece, then a place: whatever is pressed second takes what was pressed first.
@@ -125,12 +132,12 @@ describe.each(ONE_OF_EACH.filter((b) => b.kind in EDITOR_PARTS).map((b) => [b.ki
       const editor = EDITOR_PARTS[block.kind as keyof typeof EDITOR_PARTS];
       if (!editor) return;
       const changed: Block[] = [];
-      place = await DemoPlace.open(editor, { inputs: { block, change: (b: Block) => changed.push(b) } });
+      place = await DemoPlace.open(editor, { inputs: { block, change: (to: BlockChange) => changed.push(to(block)) } });
       const host = place.fixture.nativeElement as HTMLElement;
-      for (const text of ['Other words', '', '-7', '9999999', 'a / b\nc = d']) {
+      for (const text of ['Other words', '', '-7', '9999999', 'a / b\nc = d', FULL]) {
         for (const e of host.querySelectorAll<HTMLInputElement>('input:not([type=file]), textarea')) {
           if (/radio|checkbox/.test(e.type)) e.click();
-          else e.value = text;
+          else e.value = e.maxLength === MOST_SEVERAL ? text.slice(0, 99) : text.slice(0, e.maxLength);
           e.dispatchEvent(new Event('input', { bubbles: true }));
           e.dispatchEvent(new Event('change', { bubbles: true }));
         }

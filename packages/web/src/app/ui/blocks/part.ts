@@ -1,9 +1,12 @@
 import { Directive, input, linkedSignal } from '@angular/core';
-import type { Answer, LearnerBlock } from '@lorvet/core';
+import { type Answer, answerSchema, type LearnerBlock, mostAt } from '@lorvet/core';
 
 /** What every learner's form of a block is given. */
 @Directive()
 export abstract class DeskPart<B extends LearnerBlock> {
+  /** Letters that fit in an answer of one text, and in one of several places. */
+  protected readonly mostText = mostAt(answerSchema, 'text');
+  protected readonly mostValue = mostAt(answerSchema, 'values', '*');
   readonly block = input.required<B>();
   /** The answer as it is kept. */
   readonly answered = input<Answer>();

@@ -15,7 +15,7 @@ import { Take } from './take';
     <input
       class="input"
       #t
-      maxlength="300"
+      [maxLength]="most('title')"
       aria-label="Title"
       placeholder="Title"
       [value]="block().title"
@@ -29,6 +29,7 @@ import { Take } from './take';
       rows="2"
       aria-label="What is said"
       placeholder="What is said, for those who cannot hear it"
+      [maxLength]="most('transcript')"
       [value]="block().transcript"
       (change)="set({ transcript: s.value })"
     ></textarea>

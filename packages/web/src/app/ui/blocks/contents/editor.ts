@@ -8,6 +8,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<lv-words
     [text]="block().title"
+    [most]="most('title')"
     label="Title of the list"
     placeholder="Title of the list"
     (written)="set({ title: $event })"

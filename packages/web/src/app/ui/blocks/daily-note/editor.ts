@@ -13,6 +13,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
     /></label>
     <lv-words
       [text]="block().text"
+      [most]="most('text')"
       label="Daily note"
       placeholder="A note for the day"
       (written)="set({ text: $event })"

@@ -11,7 +11,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
     <input
       class="input"
       #t
-      maxlength="300"
+      [maxLength]="most('title')"
       aria-label="Title of the document"
       placeholder="Title"
       [value]="block().title"
@@ -37,6 +37,7 @@ export class DocumentEditor extends EditorPart<BlockOf<'document'>> {
     this.problem.set('problem' in taken ? taken.problem : '');
     if ('problem' in taken) return;
     this.work.dispatch(BenchActions.pictureAdded({ asset: taken }));
-    this.set({ assetId: taken.id, title: this.block().title || file.name.replace(/\.pdf$/i, '') });
+    const name = file.name.replace(/\.pdf$/i, '').slice(0, this.most('title'));
+    this.set((b) => ({ assetId: taken.id, title: b.title || name }));
   }
 }

@@ -8,6 +8,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<lv-words
     [text]="block().text"
+    [most]="most('text')"
     label="Note for families"
     placeholder="Note for families"
     (written)="set({ text: $event })"

@@ -44,6 +44,7 @@ import { MovingPart } from '../moving';
               spellcheck="false"
               #f
               [attr.aria-label]="s.name"
+              [maxLength]="mostValue"
               [value]="values()[s.gap] ?? ''"
               [disabled]="locked()"
               (input)="set(s.gap, f.value)"

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, signal, viewChild } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Gap, gapParts } from '@lorvet/core';
-import { type BlockOf, EditorPart, several } from '../editor-part';
+import { type BlockOf, EditorPart, MOST_SEVERAL, several } from '../editor-part';
 
 @Component({
   selector: 'lv-gaps-editor',
@@ -14,6 +14,7 @@ import { type BlockOf, EditorPart, several } from '../editor-part';
       rows="4"
       aria-label="Text with gaps"
       placeholder="Write the whole text, mark a word, then make it a gap"
+      [maxLength]="most('text')"
       [value]="block().text"
       (change)="set({ text: text.value })"
     ></textarea>
@@ -51,6 +52,7 @@ import { type BlockOf, EditorPart, several } from '../editor-part';
           style="flex: 1 1 10em"
           #k
           [attr.aria-label]="'Key of gap ' + (i + 1) + ', accepted answers parted by a slash'"
+          [maxLength]="mostSeveral"
           [value]="g.key.join(' / ')"
           (change)="gap(g, { key: keys(k.value) })"
         />
@@ -61,6 +63,7 @@ import { type BlockOf, EditorPart, several } from '../editor-part';
             #o
             [attr.aria-label]="'Other choices of gap ' + (i + 1) + ', parted by a slash'"
             placeholder="other choices, parted by /"
+            [maxLength]="mostSeveral"
             [value]="g.others.join(' / ')"
             (change)="gap(g, { others: keys(o.value) })"
           />
@@ -81,6 +84,7 @@ import { type BlockOf, EditorPart, several } from '../editor-part';
         #x
         aria-label="Further words in the bank, parted by a slash"
         placeholder="further words in the bank, parted by /"
+        [maxLength]="mostSeveral"
         [value]="block().extra.join(' / ')"
         (change)="set({ extra: keys(x.value) })"
       />
@@ -92,6 +96,7 @@ export class GapsEditor extends EditorPart<BlockOf<'gaps'>> {
   private readonly text = viewChild.required<ElementRef<HTMLTextAreaElement>>('text');
   protected readonly said = signal('');
   protected readonly keys = several;
+  protected readonly mostSeveral = MOST_SEVERAL;
   protected readonly gaps = computed(() =>
     gapParts(this.block().text, this.block().gaps).flatMap((p) =>
       'gap' in p ? this.block().gaps.filter((g) => g.id === p.gap) : [],
@@ -107,20 +112,26 @@ export class GapsEditor extends EditorPart<BlockOf<'gaps'>> {
       return;
     }
     this.said.set('');
-    let n = 1;
-    while (this.block().gaps.some((g) => g.id === `g${n}`)) n++;
-    const [, lead = '', , tail = ''] = /^(\s*)([\s\S]*?)(\s*)$/.exec(word) ?? [];
-    const text = `${field.value.slice(0, from)}${lead}{g${n}}${tail}${field.value.slice(to)}`;
-    this.set({ text, gaps: [...this.block().gaps, { id: `g${n}`, key: [word.trim()], others: [] }] });
+    const lead = word.slice(0, word.length - word.trimStart().length);
+    const tail = word.slice(word.trimEnd().length);
+    const [before, after] = [field.value.slice(0, from), field.value.slice(to)];
+    this.set(({ gaps }) => {
+      let n = 1;
+      while (gaps.some((g) => g.id === `g${n}`)) n++;
+      const gap = { id: `g${n}`, key: [word.trim()], others: [] };
+      return { text: `${before}${lead}{g${n}}${tail}${after}`, gaps: [...gaps, gap] };
+    });
   }
 
   protected gap(gap: Gap, fields: Partial<Gap>): void {
-    this.set({ gaps: this.block().gaps.map((g) => (g.id === gap.id ? { ...g, ...fields } : g)) });
+    this.list<Gap>('gaps', (all) => all.map((g) => (g.id === gap.id ? { ...g, ...fields } : g)));
   }
 
   protected fill(gap: Gap): void {
-    const text = this.block().text.replace(`{${gap.id}}`, gap.key[0] ?? '');
-    this.set({ text, gaps: this.block().gaps.filter((g) => g.id !== gap.id) });
+    this.set((b) => ({
+      text: b.text.replace(`{${gap.id}}`, () => b.gaps.find((g) => g.id === gap.id)?.key[0] ?? ''),
+      gaps: b.gaps.filter((g) => g.id !== gap.id),
+    }));
   }
 
   protected mode(value: string): void {

@@ -15,6 +15,7 @@ import { Take } from '../take';
     <p class="tag-small">Instruction</p>
     <lv-words
       [text]="block().text"
+      [most]="most('text')"
       label="Instruction"
       placeholder="Say what to do"
       (written)="set({ text: $event })"
@@ -44,7 +45,6 @@ export class InstructionEditor extends EditorPart<BlockOf<'instruction'>> {
   }
 
   protected take(): void {
-    const { recording: _, ...rest } = this.block();
-    this.change()(rest);
+    this.edit(({ recording: _, ...rest }) => rest);
   }
 }

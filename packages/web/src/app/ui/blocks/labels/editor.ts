@@ -5,6 +5,9 @@ import { RectBoard } from '../../rect-board';
 import { Rows } from '../../rows';
 import { type BlockOf, EditorPart } from '../editor-part';
 
+type Spot = BlockOf<'labels'>['spots'][number];
+const labelOf = (s: Spot): Piece => ({ id: s.id, text: s.label.text });
+
 @Component({
   selector: 'lv-labels-editor',
   imports: [Rows, RectBoard, PictureField],
@@ -19,6 +22,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
         class="input"
         style="flex: 1"
         #alt
+        [maxLength]="most('alt')"
         aria-label="Description of the picture"
         placeholder="Describe the picture"
         [value]="block().alt"
@@ -40,9 +44,20 @@ import { type BlockOf, EditorPart } from '../editor-part';
         (removed)="drop($event)"
       />
       <p class="tag-key">Labels</p>
-      <lv-rows label="Label" [canAdd]="false" [rows]="labels()" (changed)="words($event)" />
+      <lv-rows
+        label="Label"
+        [most]="most('spots', '*', 'label', 'text')"
+        [canAdd]="false"
+        [rows]="labels()"
+        (changed)="words($event)"
+      />
       <p class="tag-small">Labels that belong nowhere</p>
-      <lv-rows label="Extra" [rows]="block().extra" (changed)="set({ extra: $event })" />
+      <lv-rows
+        label="Extra"
+        [most]="most('extra', '*', 'text')"
+        [rows]="block().extra"
+        (changed)="list('extra', $event)"
+      />
     }
   `,
   styleUrl: '../editor.css',
@@ -52,26 +67,27 @@ export class LabelsEditor extends EditorPart<BlockOf<'labels'>> {
   protected readonly rects = computed(() =>
     this.block().spots.map((s, i) => ({ id: s.id, x: s.x, y: s.y, w: 1, h: 1, name: s.label.text || `Spot ${i + 1}` })),
   );
-  protected readonly labels = computed(() => this.block().spots.map((s): Piece => ({ id: s.id, text: s.label.text })));
+  protected readonly labels = computed(() => this.block().spots.map(labelOf));
 
   protected add(at: Rect): void {
     const spot = { id: this.newId(), x: at.x, y: at.y, label: { id: this.newId(), text: '' } };
-    this.set({ spots: [...this.block().spots, spot] });
+    this.list<Spot>('spots', (all) => [...all, spot]);
   }
 
   protected move(id: string, { x, y }: Rect): void {
-    this.set({ spots: this.block().spots.map((s) => (s.id === id ? { ...s, x, y } : s)) });
+    this.list<Spot>('spots', (all) => all.map((s) => (s.id === id ? { ...s, x, y } : s)));
   }
 
   protected drop(id: string): void {
-    this.set({ spots: this.block().spots.filter((s) => s.id !== id) });
+    this.list<Spot>('spots', (all) => all.filter((s) => s.id !== id));
   }
 
-  protected words(rows: readonly Piece[]): void {
-    const spots = rows.flatMap((r) => {
-      const spot = this.block().spots.find((s) => s.id === r.id);
-      return spot ? [{ ...spot, label: { ...spot.label, text: r.text } }] : [];
-    });
-    this.set({ spots });
+  protected words(change: (rows: readonly Piece[]) => readonly Piece[]): void {
+    this.list<Spot>('spots', (all) =>
+      change(all.map(labelOf)).flatMap((r) => {
+        const spot = all.find((s) => s.id === r.id);
+        return spot ? [{ ...spot, label: { ...spot.label, text: r.text } }] : [];
+      }),
+    );
   }
 }

@@ -20,7 +20,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
         class="input"
         style="flex: 1 1 14em"
         #t
-        maxlength="300"
+        [maxLength]="most('title')"
         aria-label="What the link shows"
         placeholder="What it shows"
         [value]="block().title"
@@ -32,7 +32,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
       #u
       type="url"
       inputmode="url"
-      maxlength="2000"
+      [maxLength]="most('url')"
       aria-label="Address"
       placeholder="https://…"
       [value]="block().url"

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { textOf } from '@lorvet/core';
+import { Full } from '../../full';
 import { DeskPart, type LearnerBlockOf } from '../part';
 
 @Component({
@@ -16,6 +17,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
     <textarea
       [rows]="block().lines"
       [attr.aria-labelledby]="labelledBy()"
+      [maxLength]="mostText"
       [value]="text()"
       [disabled]="locked()"
       #field
@@ -25,6 +27,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
   styleUrl: '../written.css',
 })
 export class LongTextDesk extends DeskPart<LearnerBlockOf<'long-text'>> {
+  private readonly full = inject(Full);
   protected readonly text = computed(() => {
     const answer = this.answer();
     return answer ? textOf(answer) : '';
@@ -33,7 +36,9 @@ export class LongTextDesk extends DeskPart<LearnerBlockOf<'long-text'>> {
   /** A beginning comes after what is there already, on a line of its own. */
   protected begin(starter: string, field: HTMLTextAreaElement): void {
     const before = this.text().trimEnd();
-    this.give({ kind: 'text', text: `${before}${before ? '\n' : ''}${starter} ` });
+    const text = `${before}${before ? '\n' : ''}${starter} `;
+    if (text.length > this.mostText) return this.full.say(this.mostText);
+    this.give({ kind: 'text', text });
     setTimeout(() => {
       field.focus();
       field.setSelectionRange(field.value.length, field.value.length);

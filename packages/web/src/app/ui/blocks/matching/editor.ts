@@ -12,14 +12,21 @@ type Pair = BlockOf<'matching'>['pairs'][number];
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="tag-key">What belongs together</p>
-    <lv-rows label="Left" [pictures]="true" [rows]="block().pairs" [fresh]="fresh" (changed)="set({ pairs: $event })">
+    <lv-rows
+      label="Left"
+      [most]="most('pairs', '*', 'text')"
+      [pictures]="true"
+      [rows]="block().pairs"
+      [fresh]="fresh"
+      (changed)="list('pairs', $event)"
+    >
       <ng-template #extra let-r>
         <span aria-hidden="true">–</span>
         <input
           class="input"
           style="flex: 1 1 8em"
           #m
-          maxlength="500"
+          [maxLength]="most('pairs', '*', 'match', 'text')"
           [attr.aria-label]="'Right half of ' + (r.text || 'the pair')"
           placeholder="Right"
           [value]="right(r.id)?.text ?? ''"
@@ -34,7 +41,12 @@ type Pair = BlockOf<'matching'>['pairs'][number];
       </ng-template>
     </lv-rows>
     <p class="tag-small">Right halves that belong to nothing</p>
-    <lv-rows label="Extra" [rows]="block().extra" (changed)="set({ extra: $event })" />
+    <lv-rows
+      label="Extra"
+      [most]="most('extra', '*', 'text')"
+      [rows]="block().extra"
+      (changed)="list('extra', $event)"
+    />
   `,
   styleUrl: '../editor.css',
 })
@@ -47,12 +59,12 @@ export class MatchingEditor extends EditorPart<BlockOf<'matching'>> {
   }
 
   protected match(id: string, fields: Partial<Piece>): void {
-    this.set({
-      pairs: this.block().pairs.map((p) => {
+    this.list<Pair>('pairs', (pairs) =>
+      pairs.map((p) => {
         if (p.id !== id) return p;
         const { assetId, ...rest } = { ...p.match, ...fields };
         return { ...p, match: assetId ? { ...rest, assetId } : rest };
       }),
-    });
+    );
   }
 }

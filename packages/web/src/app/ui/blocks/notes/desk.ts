@@ -8,6 +8,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
   template: `<textarea
     rows="2"
     [attr.aria-labelledby]="labelledBy()"
+    [maxLength]="mostText"
     [value]="text()"
     [disabled]="locked()"
     #field

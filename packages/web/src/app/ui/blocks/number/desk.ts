@@ -11,6 +11,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
       inputmode="decimal"
       autocomplete="off"
       [attr.aria-labelledby]="labelledBy()"
+      maxlength="60"
       [value]="text()"
       [disabled]="locked()"
       #field

@@ -8,7 +8,13 @@ import { type BlockOf, EditorPart } from '../editor-part';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="tag-key">In the right order</p>
-    <lv-rows label="Entry" [pictures]="true" [rows]="block().entries" (changed)="set({ entries: $event })" />
+    <lv-rows
+      label="Entry"
+      [pictures]="true"
+      [most]="most('entries', '*', 'text')"
+      [rows]="block().entries"
+      (changed)="list('entries', $event)"
+    />
   `,
   styleUrl: '../editor.css',
 })

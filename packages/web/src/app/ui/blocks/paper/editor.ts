@@ -14,6 +14,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
         rows="2"
         aria-label="Key: what good work shows"
         placeholder="what good work shows"
+        [maxLength]="most('key')"
         [value]="block().key"
         (change)="set({ key: k.value })"
       ></textarea>

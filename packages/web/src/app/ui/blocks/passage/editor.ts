@@ -10,7 +10,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
     <input
       class="input"
       #t
-      maxlength="300"
+      [maxLength]="most('title')"
       aria-label="Title of the passage"
       placeholder="Title of the passage"
       [value]="block().title"
@@ -18,6 +18,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
     />
     <lv-rich-words
       [text]="block().text"
+      [most]="most('text')"
       label="Passage"
       placeholder="Write or paste the passage"
       (written)="set({ text: $event })"

@@ -20,6 +20,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
         class="input"
         style="flex: 1"
         #alt
+        [maxLength]="most('alt')"
         aria-label="Description of the picture"
         placeholder="Describe the picture"
         [value]="block().alt"

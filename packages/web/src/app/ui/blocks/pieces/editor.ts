@@ -34,32 +34,46 @@ export class PiecesEditor extends EditorPart<BlockOf<'pieces'>> {
       table: () => ({ on: 'table', columns: [word(''), word('')], rows: [word(''), word('')] }),
     };
     const make = boards[kind as Board['on']];
-    if (make) this.set({ board: make(), pieces: this.block().pieces.map((p) => ({ ...p, place: '' })) });
+    if (make) this.set((b) => ({ board: make(), pieces: b.pieces.map((p) => ({ ...p, place: '' })) }));
   }
 
   protected board(fields: object): void {
-    this.set({ board: { ...this.block().board, ...fields } as Board });
+    this.set((b) => ({ board: { ...b.board, ...fields } as Board }));
+  }
+
+  protected words(field: 'columns' | 'rows', change: (rows: readonly Piece[]) => readonly Piece[]): void {
+    this.set(({ board }) =>
+      board.on === 'table'
+        ? { board: { ...board, [field]: change(board[field]).map(({ id, text }) => ({ id, text })) } }
+        : {},
+    );
   }
 
   protected draw(rect: Rect): void {
-    const board = this.block().board as OnPicture;
-    this.board({ places: [...board.places, { id: this.newId(), text: '', ...rect }] });
+    const place = { id: this.newId(), text: '', ...rect };
+    this.onPicture((places) => [...places, place]);
   }
 
   protected move(id: string, fields: object): void {
-    const board = this.block().board as OnPicture;
-    this.board({ places: board.places.map((p) => (p.id === id ? { ...p, ...fields } : p)) });
+    this.onPicture((places) => places.map((p) => (p.id === id ? { ...p, ...fields } : p)));
   }
 
   protected drop(id: string): void {
-    const board = this.block().board as OnPicture;
-    this.set({
-      board: { ...board, places: board.places.filter((p) => p.id !== id) },
-      pieces: this.block().pieces.map((p) => (p.place === id ? { ...p, place: '' } : p)),
-    });
+    this.set(({ board, pieces }) =>
+      board.on === 'picture'
+        ? {
+            board: { ...board, places: board.places.filter((p) => p.id !== id) },
+            pieces: pieces.map((p) => (p.place === id ? { ...p, place: '' } : p)),
+          }
+        : {},
+    );
   }
 
   protected place(id: string, place: string): void {
-    this.set({ pieces: this.block().pieces.map((p) => (p.id === id ? { ...p, place } : p)) });
+    this.list<Placed>('pieces', (all) => all.map((p) => (p.id === id ? { ...p, place } : p)));
+  }
+
+  private onPicture(change: (places: OnPicture['places']) => OnPicture['places']): void {
+    this.set(({ board }) => (board.on === 'picture' ? { board: { ...board, places: change(board.places) } } : {}));
   }
 }

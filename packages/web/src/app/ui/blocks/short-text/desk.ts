@@ -10,6 +10,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
     autocomplete="off"
     spellcheck="false"
     [attr.aria-labelledby]="labelledBy()"
+    [maxLength]="mostText"
     [value]="text()"
     [disabled]="locked()"
     #field

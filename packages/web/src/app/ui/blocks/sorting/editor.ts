@@ -11,14 +11,15 @@ type Sorted = BlockOf<'sorting'>['pieces'][number];
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="tag-small">Groups</p>
-    <lv-rows label="Group" [rows]="block().groups" (changed)="groups($event)" />
+    <lv-rows label="Group" [most]="most('groups', '*', 'text')" [rows]="block().groups" (changed)="groups($event)" />
     <p class="tag-key">Pieces, each with its group</p>
     <lv-rows
       label="Piece"
+      [most]="most('pieces', '*', 'text')"
       [pictures]="true"
       [rows]="block().pieces"
       [fresh]="fresh"
-      (changed)="set({ pieces: $event })"
+      (changed)="list('pieces', $event)"
     >
       <ng-template #extra let-r>
         <select
@@ -41,14 +42,14 @@ export class SortingEditor extends EditorPart<BlockOf<'sorting'>> {
   protected readonly fresh = (row: Piece): Sorted => ({ ...row, group: this.block().groups[0]?.id ?? '' });
 
   protected move(id: string, group: string): void {
-    this.set({ pieces: this.block().pieces.map((p) => (p.id === id ? { ...p, group } : p)) });
+    this.list<Sorted>('pieces', (all) => all.map((p) => (p.id === id ? { ...p, group } : p)));
   }
 
-  protected groups(groups: readonly Piece[]): void {
-    const ids = groups.map((g) => g.id);
-    this.set({
-      groups: groups.map((g) => ({ id: g.id, text: g.text })),
-      pieces: this.block().pieces.map((p) => (ids.includes(p.group) ? p : { ...p, group: '' })),
+  protected groups(change: (rows: readonly Piece[]) => readonly Piece[]): void {
+    this.set((b) => {
+      const groups = change(b.groups).map((g) => ({ id: g.id, text: g.text }));
+      const ids = groups.map((g) => g.id);
+      return { groups, pieces: b.pieces.map((p) => (ids.includes(p.group) ? p : { ...p, group: '' })) };
     });
   }
 }

@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
-import { type Point, pointsOf } from '@lorvet/core';
+import { answerSchema, mostAt, type Point, pointsOf } from '@lorvet/core';
 import { Picture } from '../../picture';
 import { DeskPart, type LearnerBlockOf } from '../part';
 
 const STEP = 4;
+const MOST_POINTS = mostAt(answerSchema, 'points');
 
 /** Spots are set by pressing the picture, or with the arrow keys and Enter on the cross. */
 @Component({
@@ -33,7 +34,7 @@ const STEP = 4;
         <button type="button" (click)="drop()">Take the last mark back</button>
       }
     </div>
-    <p class="sr" role="status">{{ said() }}</p>
+    <p class="small" role="status">{{ said() }}</p>
   `,
   styles: `
     .board {
@@ -137,8 +138,9 @@ export class SpotsDesk extends DeskPart<LearnerBlockOf<'spots'>> {
 
   private mark(p: Point): void {
     if (this.locked()) return;
-    const round = (n: number) => Math.round(n * 10) / 10;
-    this.give({ kind: 'points', points: [...this.points(), { x: round(p.x), y: round(p.y) }] });
+    if (this.points().length >= MOST_POINTS) return this.said.set('There is no room for more marks.');
+    const within = (n: number) => Math.round(Math.min(100, Math.max(0, n)) * 10) / 10;
+    this.give({ kind: 'points', points: [...this.points(), { x: within(p.x), y: within(p.y) }] });
     this.said.set(`Mark ${this.points().length + 1} is set.`);
   }
 }

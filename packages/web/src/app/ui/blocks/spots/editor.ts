@@ -5,6 +5,9 @@ import { RectBoard } from '../../rect-board';
 import { Rows } from '../../rows';
 import { type BlockOf, EditorPart } from '../editor-part';
 
+type Target = BlockOf<'spots'>['targets'][number];
+const nameOf = (t: Target): Piece => ({ id: t.id, text: t.text });
+
 @Component({
   selector: 'lv-spots-editor',
   imports: [Rows, RectBoard, PictureField],
@@ -19,6 +22,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
         class="input"
         style="flex: 1"
         #alt
+        [maxLength]="most('alt')"
         aria-label="Description of the picture"
         placeholder="Describe the picture"
         [value]="block().alt"
@@ -38,7 +42,13 @@ import { type BlockOf, EditorPart } from '../editor-part';
         (changed)="move($event.id, $event.rect)"
         (removed)="drop($event)"
       />
-      <lv-rows label="Area" [canAdd]="false" [rows]="names()" (changed)="rename($event)" />
+      <lv-rows
+        label="Area"
+        [most]="most('targets', '*', 'text')"
+        [canAdd]="false"
+        [rows]="names()"
+        (changed)="rename($event)"
+      />
     }
   `,
   styleUrl: '../editor.css',
@@ -48,25 +58,27 @@ export class SpotsEditor extends EditorPart<BlockOf<'spots'>> {
   protected readonly rects = computed(() =>
     this.block().targets.map((t, i) => ({ ...t, name: t.text || `Area ${i + 1}` })),
   );
-  protected readonly names = computed(() => this.block().targets.map((t): Piece => ({ id: t.id, text: t.text })));
+  protected readonly names = computed(() => this.block().targets.map(nameOf));
 
   protected add(rect: Rect): void {
-    this.set({ targets: [...this.block().targets, { id: this.newId(), text: '', ...rect }] });
+    const target = { id: this.newId(), text: '', ...rect };
+    this.list<Target>('targets', (all) => [...all, target]);
   }
 
   protected move(id: string, rect: Rect): void {
-    this.set({ targets: this.block().targets.map((t) => (t.id === id ? { ...t, ...rect } : t)) });
+    this.list<Target>('targets', (all) => all.map((t) => (t.id === id ? { ...t, ...rect } : t)));
   }
 
   protected drop(id: string): void {
-    this.set({ targets: this.block().targets.filter((t) => t.id !== id) });
+    this.list<Target>('targets', (all) => all.filter((t) => t.id !== id));
   }
 
-  protected rename(rows: readonly Piece[]): void {
-    const targets = rows.flatMap((r) => {
-      const target = this.block().targets.find((t) => t.id === r.id);
-      return target ? [{ ...target, text: r.text.slice(0, 200) }] : [];
-    });
-    this.set({ targets });
+  protected rename(change: (rows: readonly Piece[]) => readonly Piece[]): void {
+    this.list<Target>('targets', (all) =>
+      change(all.map(nameOf)).flatMap((r) => {
+        const target = all.find((t) => t.id === r.id);
+        return target ? [{ ...target, text: r.text }] : [];
+      }),
+    );
   }
 }

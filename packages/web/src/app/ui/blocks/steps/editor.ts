@@ -6,7 +6,14 @@ import { type BlockOf, EditorPart } from '../editor-part';
   selector: 'lv-steps-editor',
   imports: [Rows],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: ` <lv-rows label="Step" [rows]="block().steps" (changed)="set({ steps: $event })" /> `,
+  template: `
+    <lv-rows
+      label="Step"
+      [most]="most('steps', '*', 'text')"
+      [rows]="block().steps"
+      (changed)="list('steps', $event)"
+    />
+  `,
   styleUrl: '../editor.css',
 })
 export class StepsEditor extends EditorPart<BlockOf<'steps'>> {}

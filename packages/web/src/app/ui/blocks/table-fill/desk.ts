@@ -27,6 +27,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
                       spellcheck="false"
                       #f
                       [attr.aria-label]="'Row ' + (i + 1) + ', ' + (block().columns[k]?.text || 'column ' + (k + 1))"
+                      [maxLength]="mostValue"
                       [value]="values()[c.id] ?? ''"
                       [disabled]="locked()"
                       (input)="set(c.id, f.value)"

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type BlockOf, EditorPart, several } from '../editor-part';
+import { type BlockOf, EditorPart, MOST_SEVERAL, several } from '../editor-part';
 
-type Cell = BlockOf<'table-fill'>['rows'][number]['cells'][number];
+type Row = BlockOf<'table-fill'>['rows'][number];
+type Cell = Row['cells'][number];
 
 @Component({
   selector: 'lv-table-fill-editor',
@@ -19,6 +20,7 @@ type Cell = BlockOf<'table-fill'>['rows'][number]['cells'][number];
                 #h
                 [attr.aria-label]="'Name of column ' + (k + 1)"
                 placeholder="Column"
+                [maxLength]="most('columns', '*', 'text')"
                 [value]="c.text"
                 (change)="column(c.id, h.value)"
               />
@@ -37,6 +39,7 @@ type Cell = BlockOf<'table-fill'>['rows'][number]['cells'][number];
                       'Key of row ' + (i + 1) + ', column ' + (k + 1) + ', accepted answers parted by a slash'
                     "
                     placeholder="key"
+                    [maxLength]="mostSeveral"
                     [value]="c.key.join(' / ')"
                     (change)="cell(c.id, { key: keys(key.value) })"
                   />
@@ -45,6 +48,7 @@ type Cell = BlockOf<'table-fill'>['rows'][number]['cells'][number];
                     class="input"
                     #f
                     [attr.aria-label]="'Row ' + (i + 1) + ', column ' + (k + 1)"
+                    [maxLength]="most('rows', '*', 'cells', '*', 'text')"
                     [value]="c.text"
                     (change)="cell(c.id, { text: f.value })"
                   />
@@ -60,7 +64,7 @@ type Cell = BlockOf<'table-fill'>['rows'][number]['cells'][number];
                 class="btn quiet icon"
                 type="button"
                 [attr.aria-label]="'Take away row ' + (i + 1)"
-                (click)="dropRow(i)"
+                (click)="dropRow(r.id)"
               >
                 <svg lucideIcon="x"></svg>
               </button>
@@ -89,42 +93,42 @@ type Cell = BlockOf<'table-fill'>['rows'][number]['cells'][number];
 })
 export class TableFillEditor extends EditorPart<BlockOf<'table-fill'>> {
   protected readonly keys = several;
+  protected readonly mostSeveral = MOST_SEVERAL;
 
   protected column(id: string, text: string): void {
-    this.set({ columns: this.block().columns.map((c) => (c.id === id ? { ...c, text } : c)) });
+    this.set((b) => ({ columns: b.columns.map((c) => (c.id === id ? { ...c, text } : c)) }));
   }
 
   protected cell(id: string, fields: Partial<Cell>): void {
-    this.set({
-      rows: this.block().rows.map((r) => ({
-        ...r,
-        cells: r.cells.map((c) => (c.id === id ? { ...c, ...fields } : c)),
-      })),
-    });
+    this.list<Row>('rows', (rows) =>
+      rows.map((r) => ({ ...r, cells: r.cells.map((c) => (c.id === id ? { ...c, ...fields } : c)) })),
+    );
   }
 
   protected addRow(): void {
-    const like = this.block().rows.at(-1)?.cells;
-    const cells = this.block().columns.map((_, k) => this.fresh(like?.[k]?.blank ?? k > 0));
-    this.set({ rows: [...this.block().rows, { id: this.newId(), cells }] });
+    this.set(({ rows, columns }) => {
+      const like = rows.at(-1)?.cells;
+      const cells = columns.map((_, k) => this.fresh(like?.[k]?.blank ?? k > 0));
+      return { rows: [...rows, { id: this.newId(), cells }] };
+    });
   }
 
   protected addColumn(): void {
-    this.set({
-      columns: [...this.block().columns, { id: this.newId(), text: '' }],
-      rows: this.block().rows.map((r) => ({ ...r, cells: [...r.cells, this.fresh(true)] })),
-    });
+    this.set(({ rows, columns }) => ({
+      columns: [...columns, { id: this.newId(), text: '' }],
+      rows: rows.map((r) => ({ ...r, cells: [...r.cells, this.fresh(true)] })),
+    }));
   }
 
-  protected dropRow(at: number): void {
-    this.set({ rows: this.block().rows.filter((_, i) => i !== at) });
+  protected dropRow(id: string): void {
+    this.list<Row>('rows', (rows) => rows.filter((r) => r.id !== id));
   }
 
   protected dropColumn(): void {
-    this.set({
-      columns: this.block().columns.slice(0, -1),
-      rows: this.block().rows.map((r) => ({ ...r, cells: r.cells.slice(0, -1) })),
-    });
+    this.set(({ rows, columns }) => ({
+      columns: columns.slice(0, -1),
+      rows: rows.map((r) => ({ ...r, cells: r.cells.slice(0, -1) })),
+    }));
   }
 
   private fresh(blank: boolean): Cell {

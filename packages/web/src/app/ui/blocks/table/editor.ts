@@ -1,6 +1,13 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { mostIn } from '@lorvet/core';
+import { Notice } from '../../notice';
 import { type BlockOf, EditorPart } from '../editor-part';
+
+type Row = BlockOf<'table'>['rows'][number];
+const MOST_ROWS = mostIn('table', 'rows');
+const MOST_CELLS = mostIn('table', 'rows', '*', 'cells');
+const widthOf = (rows: readonly Row[]): number => Math.max(1, ...rows.map((r) => r.cells.length));
 
 @Component({
   selector: 'lv-table-editor',
@@ -10,7 +17,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
     <input
       class="input"
       #t
-      maxlength="300"
+      [maxLength]="most('caption')"
       aria-label="Caption"
       placeholder="Caption"
       [value]="block().caption"
@@ -25,6 +32,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
                 <input
                   class="input"
                   #f
+                  [maxLength]="mostInCell()"
                   [value]="c.text"
                   [attr.aria-label]="'Row ' + (i + 1) + ', column ' + (k + 1)"
                   (change)="cell(c.id, f.value)"
@@ -37,7 +45,7 @@ import { type BlockOf, EditorPart } from '../editor-part';
                 class="btn quiet icon"
                 type="button"
                 [attr.aria-label]="'Take away row ' + (i + 1)"
-                (click)="dropRow(i)"
+                (click)="dropRow(r.id)"
               >
                 <svg lucideIcon="x"></svg>
               </button>
@@ -61,12 +69,13 @@ import { type BlockOf, EditorPart } from '../editor-part';
   styleUrl: '../editor.css',
 })
 export class TableEditor extends EditorPart<BlockOf<'table'>> {
+  protected readonly mostInCell = computed(() => this.most('rows', '*', 'cells', '*', 'text'));
+  private readonly notice = inject(Notice);
+
   protected cell(id: string, text: string): void {
-    const rows = this.block().rows.map((r) => ({
-      ...r,
-      cells: r.cells.map((c) => (c.id === id ? { ...c, text } : c)),
-    }));
-    this.set({ rows });
+    this.list<Row>('rows', (rows) =>
+      rows.map((r) => ({ ...r, cells: r.cells.map((c) => (c.id === id ? { ...c, text } : c)) })),
+    );
   }
 
   /** A block of cells from a spreadsheet fills the table from here on, and makes it larger where it must. */
@@ -74,42 +83,46 @@ export class TableEditor extends EditorPart<BlockOf<'table'>> {
     const text = event.clipboardData?.getData('text/plain') ?? '';
     if (!/[\t\n]/.test(text.trim())) return;
     event.preventDefault();
-    const lines = text.replace(/\r/g, '').replace(/\n$/, '').split('\n').slice(0, 200);
-    const cells = lines.map((l) => l.split('\t').slice(0, 20));
-    const width = Math.max(this.width(), ...cells.map((l) => column + l.length));
-    const height = Math.max(this.block().rows.length, row + cells.length);
-    const rows = Array.from({ length: height }, (_, i) => {
-      const old = this.block().rows[i];
-      return {
-        id: old?.id ?? this.newId(),
-        cells: Array.from({ length: width }, (_, k) => {
-          const pasted = cells[i - row]?.[k - column];
-          const cell = old?.cells[k] ?? { id: this.newId(), text: '' };
-          return pasted === undefined ? cell : { ...cell, text: pasted.slice(0, 1000) };
-        }),
-      };
+    const lines = text.replace(/\r/g, '').replace(/\n$/, '').split('\n');
+    const [down, across, letters] = [MOST_ROWS - row, MOST_CELLS - column, this.mostInCell()];
+    const all = lines.map((l) => l.split('\t'));
+    const cells = all.slice(0, down).map((l) => l.slice(0, across).map((c) => c.slice(0, letters)));
+    if (all.length > down || all.some((l) => l.length > across || l.some((c) => c.length > letters)))
+      this.notice.cannot(
+        `A table has room for ${MOST_ROWS} rows of ${MOST_CELLS} cells, ${letters} letters each; what is beyond was not taken.`,
+      );
+    this.list<Row>('rows', (rows) => {
+      const width = Math.max(widthOf(rows), ...cells.map((l) => column + l.length));
+      const height = Math.max(rows.length, row + cells.length);
+      return Array.from({ length: height }, (_, i) => {
+        const old = rows[i];
+        return {
+          id: old?.id ?? this.newId(),
+          cells: Array.from({ length: width }, (_, k) => {
+            const cell = old?.cells[k] ?? { id: this.newId(), text: '' };
+            return { ...cell, text: cells[i - row]?.[k - column] ?? cell.text };
+          }),
+        };
+      });
     });
-    this.set({ rows });
   }
 
   protected addRow(): void {
-    const cells = Array.from({ length: this.width() }, () => ({ id: this.newId(), text: '' }));
-    this.set({ rows: [...this.block().rows, { id: this.newId(), cells }] });
+    this.list<Row>('rows', (rows) => {
+      const cells = Array.from({ length: widthOf(rows) }, () => ({ id: this.newId(), text: '' }));
+      return [...rows, { id: this.newId(), cells }];
+    });
   }
 
   protected addColumn(): void {
-    this.set({ rows: this.block().rows.map((r) => ({ ...r, cells: [...r.cells, { id: this.newId(), text: '' }] })) });
+    this.list<Row>('rows', (rows) => rows.map((r) => ({ ...r, cells: [...r.cells, { id: this.newId(), text: '' }] })));
   }
 
-  protected dropRow(at: number): void {
-    this.set({ rows: this.block().rows.filter((_, i) => i !== at) });
+  protected dropRow(id: string): void {
+    this.list<Row>('rows', (rows) => rows.filter((r) => r.id !== id));
   }
 
   protected dropColumn(): void {
-    this.set({ rows: this.block().rows.map((r) => ({ ...r, cells: r.cells.slice(0, -1) })) });
-  }
-
-  private width(): number {
-    return Math.max(1, ...this.block().rows.map((r) => r.cells.length));
+    this.list<Row>('rows', (rows) => rows.map((r) => ({ ...r, cells: r.cells.slice(0, -1) })));
   }
 }

@@ -4,6 +4,7 @@ import { Rows } from '../../rows';
 import { type BlockOf, EditorPart } from '../editor-part';
 
 type Entry = BlockOf<'vocabulary'>['entries'][number];
+const pieceOf = (e: Entry): Piece => ({ id: e.id, text: e.word, ...(e.assetId ? { assetId: e.assetId } : {}) });
 
 @Component({
   selector: 'lv-vocabulary-editor',
@@ -13,18 +14,24 @@ type Entry = BlockOf<'vocabulary'>['entries'][number];
     <input
       class="input"
       #t
-      maxlength="200"
+      [maxLength]="most('title')"
       aria-label="Title"
       [value]="block().title"
       (change)="set({ title: t.value })"
     />
-    <lv-rows label="Word" [rows]="rows()" [pictures]="true" (changed)="words($event)">
+    <lv-rows
+      label="Word"
+      [most]="most('entries', '*', 'word')"
+      [rows]="rows()"
+      [pictures]="true"
+      (changed)="words($event)"
+    >
       <ng-template #extra let-r>
         <input
           class="input"
           style="flex: 2 1 10em"
           #m
-          maxlength="600"
+          [maxLength]="most('entries', '*', 'meaning')"
           [attr.aria-label]="'Meaning of ' + (r.text || 'the word')"
           placeholder="Meaning"
           [value]="meaning(r.id)"
@@ -36,25 +43,24 @@ type Entry = BlockOf<'vocabulary'>['entries'][number];
   styleUrl: '../editor.css',
 })
 export class VocabularyEditor extends EditorPart<BlockOf<'vocabulary'>> {
-  protected readonly rows = computed(() =>
-    this.block().entries.map((e): Piece => ({ id: e.id, text: e.word, ...(e.assetId ? { assetId: e.assetId } : {}) })),
-  );
+  protected readonly rows = computed(() => this.block().entries.map(pieceOf));
 
   protected meaning(id: string): string {
     return this.block().entries.find((e) => e.id === id)?.meaning ?? '';
   }
 
   protected mean(id: string, meaning: string): void {
-    this.set({ entries: this.block().entries.map((e) => (e.id === id ? { ...e, meaning } : e)) });
+    this.list<Entry>('entries', (all) => all.map((e) => (e.id === id ? { ...e, meaning } : e)));
   }
 
-  protected words(rows: readonly Piece[]): void {
-    const entries = rows.map((r): Entry => ({
-      id: r.id,
-      word: r.text.slice(0, 120),
-      meaning: this.meaning(r.id),
-      ...(r.assetId ? { assetId: r.assetId } : {}),
-    }));
-    this.set({ entries });
+  protected words(change: (rows: readonly Piece[]) => readonly Piece[]): void {
+    this.list<Entry>('entries', (all) =>
+      change(all.map(pieceOf)).map((r) => ({
+        id: r.id,
+        word: r.text,
+        meaning: all.find((e) => e.id === r.id)?.meaning ?? '',
+        ...(r.assetId ? { assetId: r.assetId } : {}),
+      })),
+    );
   }
 }

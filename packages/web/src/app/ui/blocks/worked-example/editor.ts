@@ -10,12 +10,17 @@ import { type BlockOf, EditorPart } from '../editor-part';
     <input
       class="input"
       #t
-      maxlength="300"
+      [maxLength]="most('title')"
       aria-label="Title"
       [value]="block().title"
       (change)="set({ title: t.value })"
     />
-    <lv-rows label="Step" [rows]="block().steps" (changed)="set({ steps: $event })" />
+    <lv-rows
+      label="Step"
+      [most]="most('steps', '*', 'text')"
+      [rows]="block().steps"
+      (changed)="list('steps', $event)"
+    />
   `,
   styleUrl: '../editor.css',
 })

@@ -1,0 +1,33 @@
+import { Directive, effect, inject, untracked } from '@angular/core';
+import { Dialog } from 'primeng/dialog';
+import { TypedAhead } from './typed-ahead';
+
+const FIRST =
+  '.p-dialog-content :is(input, select, textarea, button, a[href], [tabindex="0"]):not(:disabled):not([tabindex="-1"])';
+
+/** What all dialogs here are alike in: the focus is in the first field at once, not when the dialog has come to rest. */
+@Directive({ selector: 'p-dialog' })
+export class OpensAtOnce {
+  constructor() {
+    const dialog = inject(Dialog);
+    const ahead = inject(TypedAhead);
+    dialog.modal = true;
+    dialog.draggable = false;
+    dialog.closeAriaLabel = 'Close';
+    dialog.focusOnShow = false;
+    let opener: Element | null = null;
+    effect(() => {
+      const container = dialog.container();
+      untracked(() => {
+        if (container) {
+          opener = document.activeElement;
+          const first = container.querySelector<HTMLElement>(FIRST) ?? container.querySelector<HTMLElement>('button');
+          if (first) ahead.into(first);
+        } else if (opener instanceof HTMLElement && document.activeElement === document.body) opener.focus();
+      });
+    });
+  }
+}
+
+/** For the imports of a part with a `p-dialog`. */
+export const DIALOG = [Dialog, OpensAtOnce] as const;
