@@ -1,5 +1,6 @@
 import angularTemplate from '@angular-eslint/eslint-plugin-template';
 import templateParser from '@angular-eslint/template-parser';
+import regexp from 'eslint-plugin-regexp';
 import tseslint from 'typescript-eslint';
 
 /** What the core may not know: interface code, Node, storage. */
@@ -29,7 +30,11 @@ export default tseslint.config(
   {
     files: ['**/*.ts'],
     extends: [...tseslint.configs.strict],
+    plugins: { regexp },
     rules: {
+      // What comes from files and learners meets these patterns: none may take more than its length.
+      'regexp/no-super-linear-backtracking': 'error',
+      'regexp/no-super-linear-move': ['error', { ignoreSticky: false }],
       '@typescript-eslint/no-extraneous-class': 'off',
       '@typescript-eslint/no-invalid-void-type': 'off',
       '@typescript-eslint/no-unused-vars': [

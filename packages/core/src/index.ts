@@ -79,6 +79,7 @@ export { type AdjustmentFile, readAdjustments, writeAdjustments } from './format
 export { readFamily, unsoundIn, writeFamily } from './formats/family-file';
 export * from './formats/class-list';
 export { placesOf, Problem } from './formats/problem';
+export { z } from './zod';
 export * from './learners/learner';
 export { SUPPORTS, type Support } from './learners/supports';
 export {

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type { z } from './zod';
 import { familySchema } from './activity/family';
 import { frozenSchema, handOutSchema } from './assign/hand-out';
 import { removedSchema } from './keep/removed';

@@ -32,6 +32,14 @@ export function hubApp(folder: string): Express {
       referrerPolicy: { policy: 'no-referrer' },
     }),
   );
+  app.use((_req, res, next) => {
+    // A learner's recording and a picture of their work, for this application's own pages only.
+    res.setHeader(
+      'Permissions-Policy',
+      'camera=(self), microphone=(self), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), hid=(), midi=(), display-capture=()',
+    );
+    next();
+  });
   app.use(compression());
   app.use(
     express.static(folder, {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { audienceSchema, type Id, idSchema, sourceSchema } from './block';
 import { assetsIn, type Block, blockSchema, isItem, type ItemBlock } from './blocks';
 import { assetIdSchema, rectSchema } from './parts';
@@ -22,6 +22,9 @@ export type PageMark = z.infer<typeof pageMarkSchema>;
 /** A picture that fills the page and cannot be moved; answer places lie on top of it, in hundredths of the page. */
 export const fixedPictureSchema = z.object({ assetId: assetIdSchema, alt: z.string().max(2000) });
 
+/** Blocks that one page has room for. */
+export const MOST_BLOCKS = 400;
+
 export const pageSchema = z.object({
   id: idSchema,
   title: z.string().max(200),
@@ -35,7 +38,7 @@ export const pageSchema = z.object({
   places: z.record(idSchema, rectSchema).optional(),
   mark: pageMarkSchema.optional(),
   source: sourceSchema.optional(),
-  blocks: z.array(blockSchema).max(400),
+  blocks: z.array(blockSchema).max(MOST_BLOCKS),
 });
 export type Page = z.infer<typeof pageSchema>;
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import type { Answer, ItemMark } from '../work/answer';
 
 /** Names that every object answers to: as an id they would find what was never kept. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { adjustmentSchema } from '../adjust/registry';
 import { contentSchema } from './activity';
 import { type Id, idSchema } from './block';

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type { z } from '../zod';
 import { type Content, contentSchema, pageSchema } from './activity';
 import { type Block, blockKinds, type BlockKindName, blockSchema, withWords } from './blocks';
 

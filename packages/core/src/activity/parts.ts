@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import type { ItemMark } from '../work/answer';
 import { type Id, idSchema, type WordsField } from './block';
 import { fingerprint } from './fingerprint';

@@ -1,3 +1,4 @@
+import { wordTokens } from '../spaces';
 import { readRich, type RichPart, type Run, writeRich } from './rich';
 
 // Private-use characters, which no teacher types, part what a token says from what it is.
@@ -6,7 +7,6 @@ const STRESSED = '\uE002';
 const PARAGRAPH = '\uE003';
 const ITEM = '\uE004';
 
-const words = (text: string): string[] => text.match(/\s*[\p{L}\p{N}'’-]+|\s*[^\s\p{L}\p{N}]|\s+/gu) ?? [];
 const manner = (r: Run): string => `${r.strong ? STRONG : ''}${r.em ? STRESSED : ''}`;
 
 /** Marked words as tokens for merging: each word with its marks, and a token for the beginning of each part. */
@@ -18,7 +18,8 @@ export function richTokens(text: string): string[] {
   );
 }
 
-const runTokens = (runs: readonly Run[]): string[] => runs.flatMap((r) => words(r.text).map((w) => `${manner(r)}${w}`));
+const runTokens = (runs: readonly Run[]): string[] =>
+  runs.flatMap((r) => wordTokens(r.text).map((w) => `${manner(r)}${w}`));
 
 /** Puts tokens together again: those of one list stand in one list. */
 export function fromRichTokens(tokens: readonly string[]): string {

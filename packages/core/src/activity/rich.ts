@@ -1,4 +1,5 @@
 import MarkdownIt from 'markdown-it';
+import { inSpaces } from '../spaces';
 
 /** A stretch of text in one manner. */
 export interface Run {
@@ -57,7 +58,7 @@ const escaped = (text: string) =>
   text
     .replace(/[\\*_]/g, '\\$&')
     .replace(
-      /(^|\n)(\s*)([-+]|\d+[.)])(?=\s|$)/g,
+      /(^|\n)([^\S\n]*)([-+]|\d+[.)])(?=\s|$)/g,
       (_, lead: string, space: string, mark: string) =>
         `${lead}${space}${mark.length > 1 ? `${mark.slice(0, -1)}\\${mark.slice(-1)}` : `\\${mark}`}`,
     );
@@ -65,7 +66,7 @@ const escaped = (text: string) =>
 function writeRuns(runs: readonly Run[]): string {
   return runs
     .map((r) => {
-      const [, lead = '', body = '', tail = ''] = /^(\s*)([\s\S]*?)(\s*)$/.exec(r.text) ?? [];
+      const { lead, body, tail } = inSpaces(r.text);
       const mark = body ? `${r.strong ? '**' : ''}${r.em ? '*' : ''}` : '';
       return `${lead}${mark}${escaped(body)}${[...mark].reverse().join('')}${tail}`;
     })

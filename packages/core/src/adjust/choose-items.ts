@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { type Content, itemsOf } from '../activity/activity';
 import { DEMANDS, type Id, idSchema } from '../activity/block';
 import type { ItemBlock } from '../activity/blocks';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { settingsSchema } from '../activity/activity';
 import { accommodation, adjustmentBase, type AdjustmentKind, untouched } from './adjustment';
 import { setting } from './setting';

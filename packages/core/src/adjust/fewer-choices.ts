@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { findBlock } from '../activity/activity';
 import { type Id, idSchema, optionSchema } from '../activity/block';
 import { type Block, isChoice, isItem, keyIdsOf } from '../activity/blocks';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import type { Page } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { keyWordsOf } from '../activity/blocks';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { findBlock } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { isChoice, isItem, type ItemBlock, keyIdsOf, keyWordsOf } from '../activity/blocks';

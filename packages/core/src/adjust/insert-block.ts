@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { type Id, idSchema } from '../activity/block';
 import { type Block, blockSchema, isItem, labelOf, wordsOf } from '../activity/blocks';
 import {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { pageSchema } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { isItem } from '../activity/blocks';

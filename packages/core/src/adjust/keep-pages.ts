@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { adjustmentBase, type AdjustmentKind, type Applied, untouched } from './adjustment';
 import { wholePageId } from './chunk';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { findBlock } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { accommodation, adjustmentBase, type AdjustmentKind, untouched } from './adjustment';

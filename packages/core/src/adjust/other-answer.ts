@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { findBlock } from '../activity/activity';
 import { type Demand, DEMANDS, idSchema } from '../activity/block';
 import { type Block, isItem, type ItemBlock, keyWordsOf, labelOf } from '../activity/blocks';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { blocksOf, type Content } from '../activity/activity';
 import { type Block, wordsOf, withWords } from '../activity/blocks';
 import {

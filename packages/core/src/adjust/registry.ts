@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import type { Id } from '../activity/block';
 import type { AdjustmentKind } from './adjustment';
 import { byInterest } from './by-interest';

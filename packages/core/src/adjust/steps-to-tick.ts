@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { type Block, plainTextOf } from '../activity/blocks';
 import { stepsSchema } from '../activity/blocks/steps';
@@ -46,7 +46,8 @@ export function proposeSteps(block: Block): string[] {
   // "First, …, then …" are two steps in one sentence.
   return steps.flatMap((s) =>
     s
-      .split(/,?\s+(?:and\s+)?then\s+/i)
+      .replace(/\s+/g, ' ')
+      .split(/,? (?:and )?then /i)
       .map((x) => x.replace(/^(first|next|then|after that|finally),?\s+/i, '').trim())
       .filter(Boolean)
       .map((x) => `${x.charAt(0).toLocaleUpperCase('en')}${x.slice(1)}`.slice(0, 500)),

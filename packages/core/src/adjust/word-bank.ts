@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import type { Page } from '../activity/activity';
 import { type Id, idSchema } from '../activity/block';
 import { isItem, keyWordsOf } from '../activity/blocks';

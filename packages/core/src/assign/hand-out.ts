@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { type Content, contentSchema } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { blockSchema } from '../activity/blocks';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { swatchSchema } from '../activity/family';
 import type { Frozen, HandOut } from './hand-out';

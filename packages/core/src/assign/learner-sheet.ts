@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { assetsOf, fixedPictureSchema, pageMarkSchema, pageSizeSchema, settingsSchema } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { type Block, blockKinds, forLearner, type LearnerBlock, learnerBlockSchema } from '../activity/blocks';

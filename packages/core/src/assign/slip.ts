@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
 import { swatchSchema } from '../activity/family';

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
+import { z } from '../zod';
 import type { Id } from '../activity/block';
 import type { BadLine } from '../formats/class-list';
 import { placesOf, Problem } from '../formats/problem';

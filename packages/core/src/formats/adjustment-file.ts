@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { type Family, latest, versionOf } from '../activity/family';
 import { forOthers } from '../adjust/for-others';
 import { type Adjustment, adjustmentSchema } from '../adjust/registry';

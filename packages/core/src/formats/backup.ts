@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha256';
 import { bytesToHex } from '@noble/hashes/utils';
 import { strToU8, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
-import { z } from 'zod';
+import { z } from '../zod';
 import type { Family } from '../activity/family';
 import {
   type Asset,

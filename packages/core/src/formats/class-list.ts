@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
+import { z } from '../zod';
 import { mostAt, overfull } from '../activity/limits';
 import { classSchema, groupSchema, learnerSchema } from '../learners/learner';
 import { SUPPORTS } from '../learners/supports';

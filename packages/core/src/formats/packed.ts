@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha256';
 import { bytesToHex } from '@noble/hashes/utils';
 import { strToU8, zipSync } from 'fflate';
-import { z } from 'zod';
+import { z } from '../zod';
 import { type Asset, ASSET_MIMES } from '../workspace';
 import { placesOf, Problem } from './problem';
 import { jsonIn, openZip, tooNew } from './zip';

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type { z } from '../zod';
 
 /** Something wrong with what came in: what, where, and what to do, in words for a teacher. */
 export class Problem extends Error {

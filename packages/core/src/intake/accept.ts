@@ -1,4 +1,4 @@
-import type { Content, Page } from '../activity/activity';
+import { type Content, MOST_BLOCKS, type Page } from '../activity/activity';
 import type { Audience, Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
 import type { Rect } from '../activity/parts';
@@ -50,10 +50,27 @@ export function acceptedPages(
       source: from,
       blocks: kept.map((k) => k.block),
     };
-    if (choice.as !== 'picture' || !choice.pictureId) return [base];
+    if (choice.as !== 'picture' || !choice.pictureId) return divided(base, newId);
     const places = Object.fromEntries(kept.flatMap((k) => (k.place ? [[k.block.id, k.place] as const] : [])));
     return [{ ...base, fixed: { assetId: choice.pictureId, alt: altOf(page) }, places }];
   });
+}
+
+/** A page that is too long for one, as several. */
+function divided(page: Page, newId: () => Id): Page[] {
+  const out: Page[] = [];
+  for (let at = 0; at === 0 || at < page.blocks.length; at += MOST_BLOCKS)
+    out.push(
+      at === 0
+        ? { ...page, blocks: page.blocks.slice(0, MOST_BLOCKS) }
+        : {
+            ...page,
+            id: newId(),
+            title: `${page.title.slice(0, 190)}, part ${out.length + 1}`,
+            blocks: page.blocks.slice(at, at + MOST_BLOCKS),
+          },
+    );
+  return out;
 }
 
 /** What a page's picture shows, from the words that were read on it. */

@@ -1,5 +1,7 @@
 import { type AnyNode, type Element, isTag, isText } from 'domhandler';
 import { parseDocument } from 'htmlparser2';
+import { notTooDeep } from '../formats/nesting';
+import { inSpaces } from '../spaces';
 import type { Material, MaterialPage, Part } from './material';
 
 /** Elements of which nothing is read. */
@@ -70,7 +72,7 @@ interface Reading {
  */
 export function readHtml(html: string, name: string): { material: Material; pictures: readonly FoundPicture[] } {
   const reading: Reading = { pages: [[]], pictures: [], left: new Set() };
-  walk(parseDocument(html).children, reading, { inline: '' });
+  walk(notTooDeep(parseDocument(html), name).children, reading, { inline: '' });
   const pages = reading.pages
     .filter((parts, i) => parts.length > 0 || (i === 0 && reading.pages.length === 1))
     .map((parts, i): MaterialPage => ({ n: i + 1, parts }));
@@ -81,7 +83,7 @@ const partsOf = (r: Reading): Part[] => r.pages[r.pages.length - 1] as Part[];
 const flat = (text: string): string =>
   text
     .replace(/[ \t\r\f\n]+/g, ' ')
-    .replace(/ *\u0000 */g, '\n')
+    .replace(/ ?\u0000 ?/g, '\n')
     .trim();
 
 interface Flow {
@@ -169,7 +171,7 @@ function element(el: Element, r: Reading, flow: Flow): void {
 /** Strong and stressed words keep their marks, unless they hold a picture or nothing. */
 function marked(el: Element, r: Reading, mark: string): string {
   const words = wordsIn(el, r);
-  const [, lead = '', body = '', tail = ''] = /^(\s*)([\s\S]*?)(\s*)$/.exec(words) ?? [];
+  const { lead, body, tail } = inSpaces(words);
   return body && !/[*_]/.test(body) ? `${lead}${mark}${body}${mark}${tail}` : words;
 }
 

@@ -7,6 +7,7 @@ export type { Proposal } from './item-of';
 export type { Material, MaterialPage, Part } from './material';
 export { propose, setApart, type Proposed, type ProposedPage } from './propose';
 export * from './question-list';
+export { wordFile } from '../formats/zip';
 export {
   type QtiReading,
   readQtiPackage,

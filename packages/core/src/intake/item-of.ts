@@ -1,6 +1,8 @@
 import { freshItem, type Id } from '../activity/block';
 import type { Block, ItemBlock } from '../activity/blocks';
 import { type Rect, rectSchema } from '../activity/parts';
+import type { Making } from '../making';
+import { partsAt } from '../spaces';
 import { plainWords } from '../work/match-words';
 import { readNumber } from '../work/read-number';
 import { BLANK, isWritingLine, type Marked } from './marks';
@@ -49,57 +51,56 @@ const LABELS: Partial<Record<Block['kind'], string>> = {
 };
 
 /** Words as a text block. A number or a dash at a line's beginning is what was written there, not the mark of a list. */
-export const text = (id: Id, words: string): Block => ({
-  id,
+export const text = (m: Making, words: string): Block => ({
+  id: m.newId(),
   kind: 'text',
   audience: 'learner',
-  text: words
-    .replace(/^(\s*)(\d{1,9})([.)])(?=\s)/gm, '$1$2\\$3')
-    .replace(/^(\s*)([-+])(?=\s)/gm, '$1\\$2')
-    .slice(0, 20000),
+  text: m.fit(
+    words
+      .replace(/^([^\S\n\r\u2028\u2029]*)(\d{1,9})([.)])(?=\s)/gm, '$1$2\\$3')
+      .replace(/^([^\S\n\r\u2028\u2029]*)([-+])(?=\s)/gm, '$1\\$2'),
+    20000,
+  ),
 });
 
 /** What a part is by itself, without a question round it. */
-export function contentBlock(p: Part, newId: () => Id): { block: Block; says: string } | null {
+export function contentBlock(p: Part, m: Making): { block: Block; says: string } | null {
   switch (p.kind) {
     case 'heading':
       return {
-        block: { id: newId(), kind: 'heading', audience: 'learner', text: p.text.slice(0, 400), level: p.level },
+        block: { id: m.newId(), kind: 'heading', audience: 'learner', text: m.fit(p.text, 400), level: p.level },
         says: 'Heading',
       };
     case 'paragraph':
-      return { block: text(newId(), p.marker ? `${p.marker} ${p.text}` : p.text), says: 'Text' };
+      return { block: text(m, p.marker ? `${p.marker} ${p.text}` : p.text), says: 'Text' };
     case 'list':
       return {
         block: {
-          id: newId(),
+          id: m.newId(),
           kind: 'text',
           audience: 'learner',
-          text: p.items
-            .map((i) => `- ${i}`)
-            .join('\n')
-            .slice(0, 20000),
+          text: m.fit(p.items.map((i) => `- ${i}`).join('\n'), 20000),
         },
         says: `List, ${p.items.length} entries`,
       };
     case 'picture':
       return {
         block: {
-          id: newId(),
+          id: m.newId(),
           kind: 'picture',
           audience: 'learner',
           assetId: `picture:${p.picture}`,
-          alt: p.alt.slice(0, 1000),
+          alt: m.fit(p.alt, 1000),
         },
         says: 'Picture',
       };
     case 'table': {
-      const rows = p.rows.slice(0, 200).map((r) => ({
-        id: newId(),
-        cells: r.slice(0, 20).map((t) => ({ id: newId(), text: t.slice(0, 1000) })),
+      const rows = m.first(p.rows, 200, 'rows').map((r) => ({
+        id: m.newId(),
+        cells: m.first(r, 20, 'cells in a row').map((t) => ({ id: m.newId(), text: m.fit(t, 1000) })),
       }));
       return {
-        block: { id: newId(), kind: 'table', audience: 'learner', caption: '', header: true, rows },
+        block: { id: m.newId(), kind: 'table', audience: 'learner', caption: '', header: true, rows },
         says: `Table, ${rows.length} rows`,
       };
     }
@@ -138,20 +139,20 @@ function placeOf(d: Draft): Rect | undefined {
 }
 
 /** What a question and all under it become. */
-export function finish(d: Draft, keys: ReadonlyMap<number, string>, used: Set<number>, newId: () => Id): Proposal {
+export function finish(d: Draft, keys: ReadonlyMap<number, string>, used: Set<number>, m: Making): Proposal {
   const key = d.number === null ? undefined : keys.get(d.number);
-  const block = itemOf(d, key, newId);
+  const block = itemOf(d, key, m);
   const keyed = key !== undefined && isKeyed(block);
   if (keyed && d.number !== null) used.add(d.number);
   const how = LABELS[block.kind] ?? block.kind;
   const many = 'options' in block ? `, ${block.options.length} choices` : '';
   const place = placeOf(d);
   return {
-    id: newId(),
+    id: m.newId(),
     says: `${d.number === null ? 'A place to answer' : `Question ${d.number}`}: ${how}${many}${keyed ? `; key “${key}”` : ''}`,
     ...(d.number === null ? {} : { number: d.number }),
     block,
-    plain: text(newId(), d.raw.join('\n')),
+    plain: text(m, d.raw.join('\n')),
     ...(place ? { place } : {}),
     keyed,
   };
@@ -162,12 +163,14 @@ const isKeyed = (b: Block): boolean =>
     ? true
     : b.kind === 'gaps' && b.gaps.some((g) => g.key.length > 0);
 
-function itemOf(d: Draft, key: string | undefined, newId: () => Id): ItemBlock {
-  const id = newId();
-  const base = { ...freshItem(id), prompt: d.prompt.slice(0, 4000) };
+function itemOf(d: Draft, key: string | undefined, m: Making): ItemBlock {
+  const id = m.newId();
+  const base = { ...freshItem(id), prompt: m.fit(d.prompt, 4000) };
   if (d.choices.length >= 2) {
-    const options = d.choices.slice(0, 40).map((c) => ({ id: newId(), text: c.text.slice(0, 500), mark: c.mark }));
-    const wanted = key?.split(/\s*(?:,|;|\band\b|&|\/|\s)\s*/i).filter(Boolean) ?? [];
+    const options = m
+      .first(d.choices, 40, 'choices')
+      .map((c) => ({ id: m.newId(), text: m.fit(c.text, 500), mark: c.mark }));
+    const wanted = partsAt(key ?? '', /[,;&/\s]|\band\b/i);
     const letters = wanted.every((w) => /^[A-Ha-h]$/.test(w)) ? wanted.map((w) => w.toUpperCase()) : [];
     const right = options.filter((o) =>
       letters.length ? letters.includes(o.mark) : key !== undefined && plainWords(o.text) === plainWords(key),
@@ -178,14 +181,14 @@ function itemOf(d: Draft, key: string | undefined, newId: () => Id): ItemBlock {
     return { ...base, kind: 'single-choice', options: bare, key: right[0]?.id ?? '' };
   }
   if (d.ticks.length >= 2) {
-    const options = d.ticks.slice(0, 40).map((t) => ({ id: newId(), text: t.slice(0, 500) }));
+    const options = m.first(d.ticks, 40, 'choices').map((t) => ({ id: m.newId(), text: m.fit(t, 500) }));
     return { ...base, kind: 'multiple-choice', options, key: [] };
   }
   const blanks = [...d.prompt.matchAll(BLANK)];
   const first = blanks[0];
   const inside = blanks.length > 1 || (first && first.index + first[0].length < d.prompt.trimEnd().length - 2);
   if (inside) {
-    const accepted = (key ?? '').split(/\s*[,;]\s*/).filter(Boolean);
+    const accepted = partsAt(key ?? '', /[,;]/);
     const gaps = blanks.map((_, i) => ({
       id: `g${i + 1}`,
       key: accepted.length === blanks.length || blanks.length === 1 ? [accepted[i] ?? key ?? ''].filter(Boolean) : [],
@@ -204,7 +207,7 @@ function itemOf(d: Draft, key: string | undefined, newId: () => Id): ItemBlock {
       spellingTolerant: true,
     };
   }
-  const prompt = d.prompt.replace(BLANK, '').trim().slice(0, 4000);
+  const prompt = base.prompt.replace(BLANK, '').trim();
   if (d.lines > 1 || (d.box && /\b(write|explain|describe|why)\b/i.test(prompt)))
     return {
       ...base,
@@ -217,8 +220,8 @@ function itemOf(d: Draft, key: string | undefined, newId: () => Id): ItemBlock {
     };
   if (/^\s*draw\b|\bdraw (a|an|the|your)\b/i.test(prompt) && key === undefined)
     return { ...base, prompt, kind: 'drawing', height: 'middle' };
-  const number = key === undefined ? null : /^([-+]?[\d\s.,/]+?)\s*(\p{L}.*)?$/u.exec(key);
-  const value = number && readNumber(number[1] ?? '', '');
+  const number = key === undefined ? null : /^([-+]?[\d\s.,/]+)(\p{L}.*)?$/u.exec(key);
+  const value = number && readNumber((number[1] ?? '').trim(), '');
   if (number && value !== null && value !== undefined)
     return {
       ...base,
@@ -231,41 +234,41 @@ function itemOf(d: Draft, key: string | undefined, newId: () => Id): ItemBlock {
     };
   if (!first && d.lines === 0 && !d.box && key === undefined)
     return { ...base, prompt, kind: 'long-text', key: '', lines: 3 };
-  const accepted = (key ?? '')
-    .split(/\s*(?:\/|;|\bor\b)\s*/)
-    .map((k) => k.trim().slice(0, 300))
-    .filter(Boolean);
+  const accepted = partsAt(key ?? '', /[/;]|\bor\b/).map((k) => m.fit(k, 300));
   return { ...base, prompt, kind: 'short-text', key: accepted, spellingTolerant: true };
 }
 
 /** A table with empty cells, as an item. */
+const widest = (rows: readonly (readonly string[])[]): readonly string[] =>
+  rows.reduce((a, b) => (b.length > a.length ? b : a), []);
+
 export function tableToFill(
   rows: readonly (readonly string[])[],
   prompt: string,
   number: number | null,
   box: Rect | undefined,
-  newId: () => Id,
+  m: Making,
 ): Proposal {
   const [head = [], ...rest] = rows;
-  const width = Math.min(12, Math.max(...rows.map((r) => r.length)));
+  const width = m.first(widest(rows), 12, 'columns').length;
   const cells = (r: readonly string[]) =>
     Array.from({ length: width }, (_, i) => {
       const words = (r[i] ?? '').trim();
       const blank = words === '' || isWritingLine(words);
-      return { id: newId(), text: blank ? '' : words.slice(0, 500), blank, key: [] };
+      return { id: m.newId(), text: blank ? '' : m.fit(words, 500), blank, key: [] };
     });
   const block: Block = {
-    ...freshItem(newId()),
-    prompt: prompt.slice(0, 4000),
+    ...freshItem(m.newId()),
+    prompt: m.fit(prompt, 4000),
     kind: 'table-fill',
     points: 2,
-    columns: Array.from({ length: width }, (_, i) => ({ id: newId(), text: (head[i] ?? '').slice(0, 300) })),
-    rows: rest.slice(0, 60).map((r) => ({ id: newId(), cells: cells(r) })),
+    columns: Array.from({ length: width }, (_, i) => ({ id: m.newId(), text: m.fit(head[i] ?? '', 300) })),
+    rows: m.first(rest, 60, 'rows').map((r) => ({ id: m.newId(), cells: cells(r) })),
     spellingTolerant: true,
   };
-  const made = contentBlock({ kind: 'table', rows }, newId);
+  const made = contentBlock({ kind: 'table', rows }, m);
   return {
-    id: newId(),
+    id: m.newId(),
     says: `${number === null ? 'A place to answer' : `Question ${number}`}: table to fill, ${rest.length} rows`,
     ...(number === null ? {} : { number }),
     block,

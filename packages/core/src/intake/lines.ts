@@ -112,8 +112,10 @@ function linesOf(items: readonly TextItem[]): Line[] {
 }
 
 /** A sentence's end belongs behind it, on whichever side that is: some files store it as it is seen. */
-const upright = (text: string, rtl: boolean): string =>
-  rtl ? text.replace(/^([.,:;!?…]+)\s*(\S[\s\S]*)$/u, '$2$1') : text;
+function upright(text: string, rtl: boolean): string {
+  const end = rtl ? (/^[.,:;!?…]+/u.exec(text)?.[0] ?? '') : '';
+  return end ? text.slice(end.length).trimStart() + end : text;
+}
 
 /** The x of a gutter that parts the lines into two columns of some length, if there is one. */
 function gutter(lines: readonly Line[], pageWidth: number): number | null {

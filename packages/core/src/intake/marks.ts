@@ -1,13 +1,15 @@
 /** What is read as the beginning of a question: "3.", "3)", "Q3:", "Question 3". Groups: number, the rest. */
-const QUESTION = /^\s*(?:(?:question|q)\s*\.?\s*)?\(?(\d{1,3})\s*[.):](?!\d)\s*([\s\S]*)$/i;
-const QUESTION_WORD = /^\s*question\s+(\d{1,3})\b[.):]?\s*([\s\S]*)$/i;
+const QUESTION = /^(?:(?:question|q)\s{0,3}(?:\.\s{0,3})?)?\(?(\d{1,3})\s{0,3}[.):](?!\d)([\s\S]*)$/i;
+const QUESTION_WORD = /^question\s+(\d{1,3})\b[.):]?([\s\S]*)$/i;
 /** A choice: "A.", "b)", "(C)", "[d]". Groups: letter, the rest. */
 const CHOICE = /^\s*[([]?([A-Ha-h])[.)\]]\s+(\S[\s\S]*)$/;
 const TICK = /^\s*[☐□❏❑▢◻○◯]\s*(\S[\s\S]*)$/;
 const BULLET = /^\s*[•◦▪‣·–—-]\s+(\S[\s\S]*)$/;
 /** A blank to fill: underscores, or dots in a row. */
 export const BLANK = /_{3,}|\.{5,}|…{2,}/g;
-const ONLY_BLANK = /^[\s_.…]*(?:_{5,}|\.{8,}|…{3,})[\s_.…]*$/;
+const WRITING_LINE = /_{5}|\.{8}|…{3}/;
+/** How many of a character make a blank at a line's end. */
+const ENDS = { _: 3, '.': 5, '…': 2 } as const;
 
 export interface Marked {
   readonly mark: string;
@@ -15,7 +17,8 @@ export interface Marked {
 }
 
 export function asQuestion(text: string): Marked | null {
-  const m = QUESTION_WORD.exec(text) ?? QUESTION.exec(text);
+  const words = text.trim();
+  const m = QUESTION_WORD.exec(words) ?? QUESTION.exec(words);
   return m ? { mark: m[1] ?? '', text: (m[2] ?? '').trim() } : null;
 }
 
@@ -26,13 +29,23 @@ export function asChoice(text: string): Marked | null {
 
 export const asTick = (text: string): string | null => TICK.exec(text)?.[1]?.trim() ?? null;
 export const asBullet = (text: string): string | null => BULLET.exec(text)?.[1]?.trim() ?? null;
-export const isWritingLine = (text: string): boolean => ONLY_BLANK.test(text);
+export const isWritingLine = (text: string): boolean => /^[\s_.…]*$/.test(text) && WRITING_LINE.test(text);
+
+/** Where the blank begins that ends these words; -1 where none does. */
+export function blankAtEnd(text: string): number {
+  const words = text.trimEnd();
+  const last = words.at(-1) ?? '';
+  let at = words.length;
+  while (at > 0 && words[at - 1] === last) at--;
+  return last in ENDS && words.length - at >= ENDS[last as keyof typeof ENDS] ? at : -1;
+}
+
 export const startsMarked = (text: string): boolean =>
   asQuestion(text) !== null || asChoice(text) !== null || asTick(text) !== null || asBullet(text) !== null;
 
 /** Several choices on one line, "A. red   B. blue", each by itself; empty where there are not at least two in order. */
 export function choicesInLine(text: string): Marked[] {
-  const pieces = text.split(/(?:^|\s+)(?=[([]?[A-Ha-h][.)\]]\s+\S)/).filter((t) => t.trim() !== '');
+  const pieces = text.split(/(?:^|\s)(?=[([]?[A-Ha-h][.)\]]\s+\S)/).filter((t) => t.trim() !== '');
   const choices = pieces.map(asChoice);
   if (choices.length < 2 || choices.some((c) => c === null)) return [];
   const marks = choices.map((c) => c?.mark ?? '');
@@ -59,13 +72,16 @@ export function keysIn(lines: readonly string[]): Map<number, string> {
   const keys = new Map<number, string>();
   for (const line of lines) {
     const several = line
-      .split(/(?:^|[\s,;]+)(?=\d{1,3}\s*[.):\-–]?\s*[A-Ha-h](?:[\s,;]|$))/)
+      .split(/(?:^|[\s,;])(?=\d{1,3}\s{0,3}(?:[.):\-–]\s{0,3})?[A-Ha-h](?:[\s,;]|$))/)
       .filter((t) => t.trim() !== '');
     const pairs =
-      several.length > 1 && several.every((t) => /^\d{1,3}\s*[.):\-–]?\s*[A-Ha-h][\s,;]*$/.test(t)) ? several : [line];
+      several.length > 1 && several.every((t) => /^\d{1,3}\s{0,3}(?:[.):\-–]\s{0,3})?[A-Ha-h][\s,;]*$/.test(t))
+        ? several
+        : [line];
     for (const pair of pairs) {
-      const m = /^\s*(?:question\s*|q\s*)?\(?(\d{1,3})\s*(?:[.):\-–]\s*|\s+)(\S[\s\S]*)$/i.exec(pair);
-      if (m) keys.set(Number(m[1]), (m[2] ?? '').replace(/[,;]\s*$/, '').trim());
+      const m = /^(?:question|q)?\s{0,3}\(?(\d{1,3})(?:\s{0,3}[.):\-–]|\s)([\s\S]*)$/i.exec(pair.trim());
+      const key = (m?.[2] ?? '').trim();
+      if (key) keys.set(Number(m?.[1]), key.replace(/[,;]$/, '').trim());
     }
   }
   return keys;

@@ -1,5 +1,7 @@
 import type { Audience, Id } from '../activity/block';
+import { MOST_BLOCKS } from '../activity/activity';
 import { type Rect, rectSchema } from '../activity/parts';
+import { type Making, making } from '../making';
 import { contentBlock, type Draft, finish, type Proposal, tableToFill } from './item-of';
 import {
   asBullet,
@@ -7,6 +9,7 @@ import {
   asTick,
   audienceOfHeading,
   BLANK,
+  blankAtEnd,
   choicesInLine,
   asQuestion,
   isWritingLine,
@@ -27,6 +30,8 @@ export interface Proposed {
   readonly pages: readonly ProposedPage[];
   /** Question numbers on key pages for which no question was found. */
   readonly unmatched: readonly number[];
+  /** What had no room as it was, in words. */
+  readonly cut?: readonly string[];
 }
 
 /**
@@ -34,17 +39,25 @@ export interface Proposed {
  * Pages headed as answers or as the teacher's are set apart, and their keys go to the questions of the same numbers.
  */
 export function propose(material: Material, newId: () => Id): Proposed {
+  const m = making(newId);
   const audiences = material.pages.map(audienceOf);
   const keys = keysIn(material.pages.flatMap((p, i) => (audiences[i] === 'key' ? linesOf(p) : [])));
   const used = new Set<number>();
   const pages = material.pages.map((page, i): ProposedPage => {
     const audience = audiences[i] ?? 'learner';
-    const proposals = audience === 'learner' ? readPage(page, keys, used, newId) : plainPage(page, newId);
+    const proposals = audience === 'learner' ? readPage(page, keys, used, m) : plainPage(page, m);
     const heading = page.parts.find((p) => p.kind === 'heading');
     const title = heading?.kind === 'heading' ? heading.text.slice(0, 200) : `Page ${page.n}`;
     return { n: page.n, title, audience, proposals, pictureOnly: page.pictureOnly ?? false };
   });
-  return { pages, unmatched: [...keys.keys()].filter((n) => !used.has(n)) };
+  const divided = pages.flatMap((p) =>
+    p.proposals.length > MOST_BLOCKS
+      ? [
+          `Page ${p.n} has ${p.proposals.length} parts: it is divided into ${Math.ceil(p.proposals.length / MOST_BLOCKS)}.`,
+        ]
+      : [],
+  );
+  return { pages, unmatched: [...keys.keys()].filter((n) => !used.has(n)), cut: [...divided, ...m.cut] };
 }
 
 /** A document that is not laid out in pages is parted where its answers or the teacher's notes begin. */
@@ -83,10 +96,10 @@ const linesOf = (page: MaterialPage): string[] =>
         : [],
   );
 
-function plainPage(page: MaterialPage, newId: () => Id): Proposal[] {
+function plainPage(page: MaterialPage, m: Making): Proposal[] {
   return withLists(page.parts).flatMap((p): Proposal[] => {
-    const made = contentBlock(p, newId);
-    return made ? [{ id: newId(), ...made, plain: null, keyed: false }] : [];
+    const made = contentBlock(p, m);
+    return made ? [{ id: m.newId(), ...made, plain: null, keyed: false }] : [];
   });
 }
 
@@ -104,16 +117,11 @@ function withLists(parts: readonly Part[]): Part[] {
   return out;
 }
 
-function readPage(
-  page: MaterialPage,
-  keys: ReadonlyMap<number, string>,
-  used: Set<number>,
-  newId: () => Id,
-): Proposal[] {
+function readPage(page: MaterialPage, keys: ReadonlyMap<number, string>, used: Set<number>, m: Making): Proposal[] {
   const out: Proposal[] = [];
   let draft: Draft | null = null;
   const flush = () => {
-    if (draft) out.push(finish(draft, keys, used, newId));
+    if (draft) out.push(finish(draft, keys, used, m));
     draft = null;
   };
   const begin = (number: number | null, prompt: string, p: Part): Draft => ({
@@ -200,12 +208,12 @@ function readPage(
       const number = prompt && d ? d.number : null;
       if (prompt) draft = null;
       flush();
-      out.push(tableToFill(p.rows, prompt || 'Fill the table.', number, p.box, newId));
+      out.push(tableToFill(p.rows, prompt || 'Fill the table.', number, p.box, m));
       continue;
     }
     if (p.kind !== 'paragraph') flush();
-    const made = contentBlock(p, newId);
-    if (made) out.push({ id: newId(), ...made, plain: null, keyed: false });
+    const made = contentBlock(p, m);
+    if (made) out.push({ id: m.newId(), ...made, plain: null, keyed: false });
   }
   flush();
   return out;
@@ -213,16 +221,14 @@ function readPage(
 
 /** Whether words under a question are still the question: close below it, and it has no place to answer yet. */
 function goesOn(d: Draft, words: string, box: Rect | undefined): boolean {
-  if (d.lines > 0 || d.box || d.answers.length > 0 || words.length > 300 || ENDS_BLANK.test(d.prompt)) return false;
+  if (d.lines > 0 || d.box || d.answers.length > 0 || words.length > 300 || blankAtEnd(d.prompt) >= 0) return false;
   const last = d.words.at(-1);
   return !box || !last || box.y - (last.y + last.h) < 1.2;
 }
 
-const ENDS_BLANK = /(?:_{3,}|\.{5,}|…{2,})\s*$/;
-
 /** Where the blank at the end of a line stands, by its share of the line. */
 function blankAt(words: string, box: Rect | undefined): Rect | undefined {
-  const at = words.search(ENDS_BLANK);
+  const at = blankAtEnd(words);
   if (!box || at < 0 || box.h > 2.6) return undefined;
   const x = box.x + (box.w * at) / words.length;
   const made = rectSchema.safeParse({ x, y: box.y + box.h, w: box.x + box.w - x, h: 0.5 });
@@ -234,15 +240,18 @@ const isNext = (n: number, last: number): boolean => (last === 0 ? n < 200 : n >
 
 /** "Is it wet? A. yes B. no" and "Crabs swim. True / False": the choices at a question's end. */
 function splitTail(words: string): { prompt: string; choices: Marked[] } {
-  const either = /^([\s\S]*?)[\s(]*\b(true|yes)\s*(?:\/|or|,)\s*(false|no)\b[)\s.?]*$/i.exec(words);
-  if (either)
+  const either = /\b(true|yes)\s{0,3}(?:\/|or|,)\s{0,3}(false|no)\b[)\s.?]*$/i.exec(words);
+  if (either) {
+    let end = either.index;
+    while (/[\s(]/.test(words[end - 1] ?? '')) end--;
     return {
-      prompt: (either[1] ?? '').trim(),
+      prompt: words.slice(0, end).trim(),
       choices: [
-        { mark: 'A', text: either[2] ?? '' },
-        { mark: 'B', text: either[3] ?? '' },
+        { mark: 'A', text: either[1] ?? '' },
+        { mark: 'B', text: either[2] ?? '' },
       ],
     };
+  }
   const at = words.search(/\s[([]?[Aa][.)\]]\s+\S/);
   if (at > 0) {
     const choices = choicesInLine(words.slice(at));

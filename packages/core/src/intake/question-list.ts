@@ -3,6 +3,7 @@ import { freshItem, type Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
 import { type BadLine } from '../formats/class-list';
 import { Problem } from '../formats/problem';
+import { partsAt } from '../spaces';
 import { plainWords } from '../work/match-words';
 import { readNumber } from '../work/read-number';
 
@@ -108,10 +109,14 @@ export function mapQuestions(
       bad.push({ line, why: 'There is no question.' });
       continue;
     }
-    const choices = [
-      ...cells.filter((_, i) => columns[i] === 'choice'),
-      ...cell('choices').split(/\s*[|;\n]\s*/),
-    ].filter((c) => c !== '');
+    const choices = [...cells.filter((_, i) => columns[i] === 'choice'), ...partsAt(cell('choices'), /[|;\n]/)].filter(
+      (c) => c !== '',
+    );
+    const long = tooLong({ question: [prompt, 4000], hint: [cell('hint'), 1000], note: [cell('note'), 2000] }, choices);
+    if (long) {
+      bad.push({ line, why: long });
+      continue;
+    }
     const made = blockOf(prompt, choices, cell('kind'), cell('key'), newId);
     if ('why' in made) {
       bad.push({ line, why: made.why });
@@ -133,6 +138,13 @@ export function mapQuestions(
   return { questions, bad };
 }
 
+function tooLong(cells: Record<string, readonly [text: string, most: number]>, choices: readonly string[]): string {
+  for (const [name, [text, most]] of Object.entries(cells))
+    if (text.length > most) return `The ${name} has ${text.length} letters; ${most} have room.`;
+  if (choices.length > 40) return `There are ${choices.length} choices; 40 have room.`;
+  return choices.some((c) => c.length > 500) ? 'A choice has more than 500 letters.' : '';
+}
+
 function blockOf(
   prompt: string,
   choices: readonly string[],
@@ -151,9 +163,9 @@ function blockOf(
   if (kind === 'single' || kind === 'multiple') {
     if (offered.length < 2) return { why: 'A question to choose from needs at least two choices.' };
     const options = offered.slice(0, 40).map((t) => ({ id: newId(), text: t.slice(0, 500) }));
-    const wanted = key === '' ? [] : key.split(/\s*[|;]\s*/).filter(Boolean);
+    const wanted = partsAt(key, /[|;]/);
     const letters =
-      wanted.length === 1 && /^[A-Ha-h](\s*,?\s*[A-Ha-h])+$/.test(wanted[0] ?? '')
+      wanted.length === 1 && /^[A-Ha-h](?:[\s,]*[A-Ha-h])+$/.test(wanted[0] ?? '')
         ? (wanted[0] ?? '').split(/[\s,]+/)
         : wanted;
     const ids: Id[] = [];
@@ -175,9 +187,6 @@ function blockOf(
     if (key !== '' && value === null) return { why: `The key “${key}” is not a number.` };
     return { block: { ...base, kind: 'number', demand: 'apply', key: value, tolerance: 0, unit: '' } };
   }
-  const accepted = key
-    .split(/\s*[|;/]\s*/)
-    .map((k) => k.slice(0, 300))
-    .filter(Boolean);
+  const accepted = partsAt(key, /[|;/]/).map((k) => k.slice(0, 300));
   return { block: { ...base, kind: 'short-text', key: accepted, spellingTolerant: true } };
 }

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { type Family, latest, swatchSchema, versionTree } from '../activity/family';
 import { type FrozenById, type HandOut, wayToGiveSchema } from '../assign/hand-out';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { type LearnerSheet, learnerSheetSchema } from '../assign/learner-sheet';
 import { type Said, type Slip, type Slipped, slipSchema } from '../assign/slip';

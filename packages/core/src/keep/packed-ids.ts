@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 
 /*
  * Many ids as one text. A school's hand-outs name their learners some fifty thousand times over: as texts these are read,

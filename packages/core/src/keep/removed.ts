@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { versionSchema } from '../activity/family';
 import { comfortSchema, classSchema, groupSchema, learnerSchema } from '../learners/learner';

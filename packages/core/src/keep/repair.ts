@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type { z } from '../zod';
 import { doubledIds, type Content, type Page } from '../activity/activity';
 import type { Family } from '../activity/family';
 import { unsoundIn } from '../formats/family-file';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import type { Family } from '../activity/family';
 import type { PersonalValues } from '../adjust/adjustment';

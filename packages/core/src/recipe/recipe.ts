@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { blocksOf, type Content } from '../activity/activity';
 import { type Id, idSchema } from '../activity/block';
 import { isChoice, isItem } from '../activity/blocks';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import type { Content, Page } from '../activity/activity';
 import { demandSchema, type Id } from '../activity/block';
 import { type Block, isChoice, isItem, labelOf, wordsOf } from '../activity/blocks';

@@ -1,6 +1,7 @@
 import { diffArrays, diffWordsWithSpace } from 'diff';
 import { diff3Merge } from 'node-diff3';
 import { fromRichTokens, richTokens } from '../activity/rich-tokens';
+import { wordTokens } from '../spaces';
 
 /** One stretch of a three-way merge. In a conflict all three sides are given. */
 export type MergeRegion =
@@ -24,17 +25,13 @@ let tokensTaken = 0;
 export function tokens(text: string): string[] {
   const known = taken.get(text);
   if (known) return known;
-  const fresh = parted(text);
+  const fresh = wordTokens(` ${text}`);
   if ((tokensTaken += fresh.length) > TOKENS_KEPT) {
     taken.clear();
     tokensTaken = fresh.length;
   }
   taken.set(text, fresh);
   return fresh;
-}
-
-function parted(text: string): string[] {
-  return ` ${text}`.match(/\s*[\p{L}\p{N}'’-]+|\s*[^\s\p{L}\p{N}]|\s+$/gu) ?? [];
 }
 
 const join = (parts: readonly string[]): string => parts.join('');
@@ -49,7 +46,7 @@ interface Manner {
 const PLAIN: Manner = { apart: tokens, together: (parts) => trimLead(join(parts)) };
 /** Words with their marks: strong words, lists and paragraphs stay whole. */
 const RICH: Manner = { apart: richTokens, together: fromRichTokens };
-const hasMarks = (text: string): boolean => /[*_\\]|^\s*(?:[-+]|\d+[.)])\s/m.test(text);
+const hasMarks = (text: string): boolean => /[*_\\]|^[^\S\n\r\u2028\u2029]*(?:[-+]|\d+[.)])\s/m.test(text);
 
 type Found = ReturnType<typeof diff3Merge<string>>;
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 
 const id = z.string().max(64);
 /** A place on a picture or a page, in hundredths of its width and height from the top left. */

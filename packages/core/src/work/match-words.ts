@@ -7,7 +7,7 @@ export function plainWords(text: string): string {
     .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[’']/g, "'")
-    .replace(/[.,;:!?]+(?=\s|$)/g, '')
+    .replace(/(?<![.,;:!?])[.,;:!?]+(?=\s|$)/g, '')
     .replace(/\s+/g, ' ')
     .trim();
 }
@@ -27,5 +27,6 @@ export function matchWords(
   if (theirs.includes(mine)) return 'same';
   if (!spellingTolerant) return 'different';
   const slips = (length: number) => (length <= 3 ? 0 : length <= 7 ? 1 : 2);
-  return theirs.some((t) => distance(mine, t) <= slips(t.length)) ? 'close' : 'different';
+  const near = (t: string) => Math.abs(mine.length - t.length) <= 2 && distance(mine, t) <= slips(t.length);
+  return theirs.some(near) ? 'close' : 'different';
 }

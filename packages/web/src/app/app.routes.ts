@@ -9,6 +9,28 @@ const started: CanActivateFn = () => {
   return inject(Router).createUrlTree([status === 'upgrading' ? '/bring-up' : '/welcome']);
 };
 
+/**
+ * Names that every object has name nothing that is kept: an address with one leads where one without it leads. All else
+ * that is not there is said by the place itself.
+ */
+const named: CanActivateFn = (_, state) => {
+  const [path = '', query = ''] = state.url.split('?', 2);
+  const steps = path.split('/').filter(Boolean).map(decoded);
+  const names = [...steps, ...query.split('&').map((pair) => decoded(pair.split('=', 2)[1] ?? ''))];
+  if (!names.some((n) => n in Object.prototype)) return true;
+  return inject(Router).createUrlTree(
+    steps[0] === 'desk' ? ['/desk/work'] : [steps[0] === 'look' ? '/shelf' : `/${steps[0]}`],
+  );
+};
+
+function decoded(text: string): string {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return text;
+  }
+}
+
 /** Asked once where what is kept is in an earlier form. */
 const upgrading: CanActivateFn = () =>
   inject(WorkspaceStore).status() === 'upgrading' ? true : inject(Router).createUrlTree(['/shelf']);
@@ -30,6 +52,7 @@ export const routes: Routes = [
   {
     path: '',
     canActivate: [started],
+    canActivateChild: [named],
     loadComponent: () => import('./frame').then((m) => m.Frame),
     children: [
       { path: 'shelf', title: 'Shelf – Lorvet', loadComponent: () => import('./shelf/shelf').then((m) => m.Shelf) },
@@ -125,19 +148,19 @@ export const routes: Routes = [
   },
   {
     path: 'desk/work/:handOutId',
-    canActivate: [started],
+    canActivate: [started, named],
     title: 'My work',
     loadComponent: () => import('./desk/sheet').then((m) => m.DeskSheet),
   },
   {
     path: 'look/version/:versionId',
-    canActivate: [started],
+    canActivate: [started, named],
     title: 'Looking as a learner',
     loadComponent: () => import('./desk/look-as').then((m) => m.LookAs),
   },
   {
     path: 'look/:handOutId/:learnerId',
-    canActivate: [started],
+    canActivate: [started, named],
     title: 'Looking as a learner',
     loadComponent: () => import('./desk/look-as').then((m) => m.LookAs),
   },

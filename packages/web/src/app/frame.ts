@@ -11,8 +11,10 @@ import { Palette } from './ui/palette';
 import { Notice } from './ui/notice';
 import { Shortcuts } from './ui/shortcuts';
 import { TypedAhead } from './ui/typed-ahead';
+import { ProgressLine } from './ui/progress';
 import { Trouble, TroubleLine } from './ui/trouble';
 import { KeepingActions } from './store/actions';
+import { Packs } from './store/packs';
 import { WorkspaceStore } from './store/workspace';
 
 const THEME = 'lorvet-theme';
@@ -20,7 +22,17 @@ const THEME = 'lorvet-theme';
 /** The teacher's frame around every place: where to go, undo and redo, what is kept. */
 @Component({
   selector: 'lv-frame',
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, LucideDynamicIcon, Palette, Shortcuts, Toast, TroubleLine],
+  imports: [
+    RouterOutlet,
+    RouterLink,
+    RouterLinkActive,
+    LucideDynamicIcon,
+    Palette,
+    ProgressLine,
+    Shortcuts,
+    Toast,
+    TroubleLine,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'keyed($event)', '(window:beforeunload)': 'leaving($event)' },
   template: `
@@ -74,6 +86,9 @@ const THEME = 'lorvet-theme';
     <main id="place" tabindex="-1">
       @if (trouble.isThere()) {
         <lv-trouble />
+      }
+      @if (packs.reading(); as name) {
+        <lv-progress class="reading" [what]="'Reading “' + name + '”'" (stopped)="packs.stop()" />
       }
       <router-outlet />
     </main>
@@ -145,6 +160,10 @@ const THEME = 'lorvet-theme';
       overflow: auto;
       outline: none;
     }
+    .reading {
+      display: block;
+      padding: 8px 20px;
+    }
     .skip {
       position: absolute;
       left: -999px;
@@ -188,6 +207,7 @@ export class Frame {
   protected readonly keeper = inject(Keeper);
   protected readonly room = inject(StorageRoom);
   protected readonly trouble = inject(Trouble);
+  protected readonly packs = inject(Packs);
   protected readonly kept = computed(() =>
     this.trouble.isThere() ? 'Not kept' : this.keeper.saved() ? 'All kept' : 'Keeping …',
   );

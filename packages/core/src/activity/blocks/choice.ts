@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../zod';
 import { type Option, optionField, optionSchema, type WordsField } from '../block';
 
 /** What single and multiple choice share. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../zod';
 import type { BlockKind, Id, ItemRules, WordsField } from '../block';
 import { plainRich } from '../rich';
 import { audioBlock } from './audio';

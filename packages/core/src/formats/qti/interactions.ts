@@ -2,6 +2,8 @@ import { type AnyNode, type Element, isTag, isText } from 'domhandler';
 import { freshItem, type Id } from '../../activity/block';
 import type { Block } from '../../activity/blocks';
 import { rectSchema } from '../../activity/parts';
+import type { Making } from '../../making';
+import { partsAt } from '../../spaces';
 import { find, findAll, nameOf, textIn, tidy } from './xml';
 
 /** What a response declaration says. */
@@ -14,11 +16,10 @@ export interface Declared {
 }
 
 /** What the interactions of one item share. */
-export interface Context {
+export interface Context extends Making {
   readonly declared: ReadonlyMap<string, Declared>;
   readonly tolerance: number;
   readonly points: number;
-  readonly newId: () => Id;
   /** Asset placeholder of a picture in the package. */
   readonly picture: (href: string) => string;
   readonly left: string[];
@@ -42,7 +43,7 @@ function choicesIn(el: Element, name: string, c: Context): Choice[] {
     return {
       ref: e.attribs['identifier'] ?? '',
       id: c.newId(),
-      text: words.slice(0, 500),
+      text: c.fit(words, 500),
       ...(href ? { assetId: c.picture(href) } : {}),
     };
   });
@@ -65,7 +66,7 @@ export function interaction(el: Element, prompt: string, c: Context): Block | nu
     }
     case 'qti-extended-text-interaction': {
       const lines = Math.min(40, Math.max(2, Number(el.attribs['expected-lines'] ?? '4') || 4));
-      return { ...base, kind: 'long-text', key: (correct[0] ?? '').slice(0, 4000), lines };
+      return { ...base, kind: 'long-text', key: c.fit(correct[0] ?? '', 4000), lines };
     }
     case 'qti-order-interaction': {
       const entries = choicesIn(el, 'qti-simple-choice', c);
@@ -76,7 +77,7 @@ export function interaction(el: Element, prompt: string, c: Context): Block | nu
       const [first, second] = findAll(el, 'qti-simple-match-set');
       const left = first ? choicesIn(first, 'qti-simple-associable-choice', c) : [];
       const right = second ? choicesIn(second, 'qti-simple-associable-choice', c) : [];
-      return { ...base, ...matched(left, right, pairsOf(correct)) };
+      return { ...base, ...matched(left, right, pairsOf(correct), c) };
     }
     case 'qti-associate-interaction': {
       const all = choicesIn(el, 'qti-simple-associable-choice', c);
@@ -88,6 +89,7 @@ export function interaction(el: Element, prompt: string, c: Context): Block | nu
           all.filter((x) => lefts.has(x.ref)),
           all.filter((x) => !lefts.has(x.ref)),
           pairs,
+          c,
         ),
       };
     }
@@ -115,13 +117,14 @@ function matched(
   left: readonly Choice[],
   right: readonly Choice[],
   pairs: readonly (readonly [string, string])[],
+  c: Making,
 ): Own<'matching'> | Own<'sorting'> {
   const shared = pairs.length > new Set(pairs.map(([, b]) => b)).size;
   if (shared) {
     const group = (x: Choice) => right.find((r) => pairs.some(([a, b]) => a === x.ref && b === r.ref))?.id ?? '';
     return {
       kind: 'sorting',
-      groups: right.slice(0, 8).map((r) => ({ id: r.id, text: r.text.slice(0, 200) })),
+      groups: c.first(right, 8, 'groups').map((r) => ({ id: r.id, text: c.fit(r.text, 200) })),
       pieces: left.map((l) => ({ ...bare(l), group: group(l) })),
     };
   }
@@ -158,9 +161,7 @@ function gapMatch(el: Element, pairs: readonly (readonly [string, string])[], c:
         return /^(p|div|li|blockquote)$/.test(nameOf(n)) ? `${inner.trim()}\n` : inner;
       })
       .join('');
-  const text = write(el.children)
-    .replace(/ *\n+ */g, '\n')
-    .trim();
+  const text = partsAt(write(el.children), /\n/).join('\n');
   if (findAll(el, 'qti-gap-img').length) c.left.push('Pictures among its gap pieces are not kept.');
   const used = gaps.map((g) => g.key[0]);
   return {
@@ -210,7 +211,7 @@ export function inlineItem(el: Element, prompt: string, c: Context): Block {
       .join('');
   const text = write(INLINE.has(nameOf(el)) ? [el] : el.children).trim();
   const base = { ...freshItem(c.newId()), points: c.points };
-  const alone = /^([\s\S]*?)\s*\{g1\}\s*([^\s{}]{0,20})\s*[.?]?$/.exec(text);
+  const alone = /^([^{}]*)\{g1\}\s{0,9}(?:([^\s{}]{1,20})\s{0,9})?[.?]?$/.exec(text);
   if (gaps.length === 1 && chosen === 0 && alone) {
     const words = [prompt, (alone[1] ?? '').trim()].filter(Boolean).join('\n');
     const key = gaps[0]?.key ?? [];
@@ -231,7 +232,7 @@ export function inlineItem(el: Element, prompt: string, c: Context): Block {
         ...base,
         prompt: words,
         kind: 'short-text',
-        key: key.map((k) => k.slice(0, 300)),
+        key: key.map((k) => c.fit(k, 300)),
         spellingTolerant: false,
       };
   }
@@ -262,7 +263,7 @@ function canvasOf(el: Element, c: Context): Canvas {
   const at = inner?.attribs ?? {};
   return {
     assetId: c.picture(at['data'] ?? at['src'] ?? ''),
-    alt: (at['alt'] ?? (inner ? tidy(textIn(inner)) : '')).slice(0, 1000),
+    alt: c.fit(at['alt'] ?? (inner ? tidy(textIn(inner)) : ''), 1000),
     w: Number(at['width']) || 1000,
     h: Number(at['height']) || 1000,
   };
@@ -291,7 +292,7 @@ function hotspots(el: Element, correct: readonly string[], c: Context): Own<'spo
   const targets = right.flatMap((h) => {
     const s = shapeOf(h, canvas);
     return s
-      ? [{ id: c.newId(), text: (h.attribs['hotspot-label'] ?? '').slice(0, 200), x: s.x, y: s.y, w: s.w, h: s.h }]
+      ? [{ id: c.newId(), text: c.fit(h.attribs['hotspot-label'] ?? '', 200), x: s.x, y: s.y, w: s.w, h: s.h }]
       : [];
   });
   return { kind: 'spots', assetId: canvas.assetId, alt: canvas.alt, targets };
@@ -309,7 +310,7 @@ function graphicGaps(
     const shape = shapeOf(h, canvas);
     const ref = h.attribs['identifier'] ?? '';
     const piece = pieces.find((p) => pairs.some(([a, b]) => (a === p.ref && b === ref) || (b === p.ref && a === ref)));
-    return shape ? [{ ref, id: c.newId(), shape, piece, text: (h.attribs['hotspot-label'] ?? '').slice(0, 200) }] : [];
+    return shape ? [{ ref, id: c.newId(), shape, piece, text: c.fit(h.attribs['hotspot-label'] ?? '', 200) }] : [];
   });
   if (spots.length && spots.every((s) => s.shape.round && s.piece)) {
     const used = new Set(spots.map((s) => s.piece?.id));

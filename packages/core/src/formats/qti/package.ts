@@ -22,8 +22,17 @@ export interface QtiReading {
   readonly left: readonly string[];
 }
 
+/** An address as it is meant; one that is wrongly escaped is meant as it stands. */
+function unescaped(href: string): string {
+  try {
+    return decodeURI(href);
+  } catch {
+    return href;
+  }
+}
+
 const resolve = (from: string, href: string): string => {
-  const path = `${from.includes('/') ? from.slice(0, from.lastIndexOf('/') + 1) : ''}${decodeURI(href.split(/[?#]/)[0] ?? '')}`;
+  const path = `${from.includes('/') ? from.slice(0, from.lastIndexOf('/') + 1) : ''}${unescaped(href.split(/[?#]/)[0] ?? '')}`;
   const out: string[] = [];
   for (const step of path.split('/')) {
     if (step === '..') out.pop();

@@ -1,6 +1,7 @@
 import { type AnyNode, type Element, isTag, isText } from 'domhandler';
 import type { Id } from '../../activity/block';
 import type { Block } from '../../activity/blocks';
+import { type Making, making } from '../../making';
 import { type Context, type Declared, INLINE, inlineItem, interaction } from './interactions';
 import { find, findAll, nameOf, readXml, textIn, tidy } from './xml';
 
@@ -35,13 +36,14 @@ export function readQtiItem(
   const left: string[] = [];
   const title = root.attribs['title'] || root.attribs['identifier'] || file;
   const body = find(root, 'qti-item-body');
+  const m = making(newId);
   const context: Context = {
+    ...m,
     declared: new Map(
       findAll(root, 'qti-response-declaration').map((d) => [d.attribs['identifier'] ?? '', declaredIn(d)]),
     ),
     tolerance: toleranceIn(root),
     points: pointsIn(root),
-    newId,
     picture,
     left,
   };
@@ -57,14 +59,14 @@ export function readQtiItem(
     .map((n) => tidy(textIn(n)))
     .filter(Boolean)
     .join('\n');
-  return { title: tidy(title), blocks: note ? withNote(blocks, note, newId) : blocks, left };
+  return { title: tidy(title), blocks: note ? withNote(blocks, note, m) : blocks, left: [...left, ...m.cut] };
 }
 
-function withNote(blocks: readonly Block[], note: string, newId: () => Id): Block[] {
+function withNote(blocks: readonly Block[], note: string, m: Making): Block[] {
   const at = blocks.findIndex((b) => 'prompt' in b);
   if (at < 0)
-    return [...blocks, { id: newId(), kind: 'teacher-note', audience: 'teacher', text: note.slice(0, 20000) }];
-  return blocks.map((b, i) => (i === at ? ({ ...b, note: note.slice(0, 2000) } as Block) : b));
+    return [...blocks, { id: m.newId(), kind: 'teacher-note', audience: 'teacher', text: m.fit(note, 20000) }];
+  return blocks.map((b, i) => (i === at ? ({ ...b, note: m.fit(note, 2000) } as Block) : b));
 }
 
 function declaredIn(d: Element): Declared {
@@ -104,7 +106,7 @@ function readBody(body: Element, c: Context): Block[] {
       .filter(Boolean)
       .join('\n');
     words = [];
-    return prompt.slice(0, 4000);
+    return c.fit(prompt, 4000);
   };
   const visit = (nodes: readonly AnyNode[]) => {
     for (const node of nodes) {
@@ -130,7 +132,7 @@ function readBody(body: Element, c: Context): Block[] {
           id: c.newId(),
           kind: 'heading',
           audience: 'learner',
-          text: tidy(textIn(node)).slice(0, 400),
+          text: c.fit(tidy(textIn(node)), 400),
           level: 2,
         });
       else if (/^(p|span|strong|em|b|i|sub|sup|li)$/.test(name) && !hasInside(node)) words.push(tidy(textIn(node)));
@@ -149,5 +151,5 @@ const hasInside = (el: Element): boolean =>
 function pictureBlock(el: Element, c: Context): Block {
   const href = el.attribs['src'] ?? el.attribs['data'] ?? '';
   const alt = el.attribs['alt'] ?? tidy(textIn(el));
-  return { id: c.newId(), kind: 'picture', audience: 'learner', assetId: c.picture(href), alt: alt.slice(0, 1000) };
+  return { id: c.newId(), kind: 'picture', audience: 'learner', assetId: c.picture(href), alt: c.fit(alt, 1000) };
 }

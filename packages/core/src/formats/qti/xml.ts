@@ -1,6 +1,7 @@
 import { type AnyNode, type Document, type Element, isTag, isText } from 'domhandler';
 import { XMLValidator } from 'fast-xml-parser';
 import { parseDocument } from 'htmlparser2';
+import { notTooDeep } from '../nesting';
 import { Problem } from '../problem';
 
 /** Reads XML that must be well formed; a Problem says where it is not. Entities beyond XML's own are not expanded. */
@@ -8,7 +9,7 @@ export function readXml(text: string, file: string): Document {
   const sound = XMLValidator.validate(text);
   if (sound !== true)
     throw new Problem(`“${file}” is not sound XML: line ${sound.err.line}, ${sound.err.msg.replace(/\.$/, '')}.`);
-  return parseDocument(text, { xmlMode: true });
+  return notTooDeep(parseDocument(text, { xmlMode: true }), file);
 }
 
 /** The name without its prefix. */

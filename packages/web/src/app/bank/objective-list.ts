@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type ListedObjective, listOf, Problem, readCase, readObjectivesCsv } from '@lorvet/core';
+import { textOf } from '../platform/files';
 import { Clock } from '../platform/clock';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
@@ -159,7 +160,7 @@ export class ObjectiveList {
     if (!file) return;
     this.problem.set(null);
     try {
-      const text = await file.text();
+      const text = await textOf(file, 5);
       const json = /\.json$/i.test(file.name) || text.trimStart().startsWith('{');
       const { objectives, bad } = json ? readCase(text) : readObjectivesCsv(text, file.name, () => this.clock.newId());
       const known = new Set(this.list().map((o) => `${o.code}\n${o.text}`));

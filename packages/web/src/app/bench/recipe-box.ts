@@ -11,6 +11,7 @@ import {
   SHIPPED_RECIPES,
   writeRecipe,
 } from '@lorvet/core';
+import { textOf } from '../platform/files';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
@@ -199,7 +200,7 @@ export class RecipeBox {
 
   protected async take(file: File): Promise<void> {
     try {
-      const recipe = readRecipe(await file.text(), () => this.clock.newId());
+      const recipe = readRecipe(await textOf(file, 5), () => this.clock.newId());
       this.wrong.set(null);
       this.view.work.dispatch(BenchActions.recipeKept({ recipe }));
       await this.choose(recipe);

@@ -2,7 +2,9 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { type Audience, type Content, type Id, latest } from '@lorvet/core';
 import { acceptedPages, contentOf, type PageChoice, type ProposedPage, type QuestionField } from '@lorvet/core/intake';
 import { Clock } from '../platform/clock';
-import { Intake, IntakeProblem, Stopped } from '../platform/intake';
+import { textOf } from '../platform/files';
+import { Intake, IntakeProblem } from '../platform/intake';
+import { Stopped } from '../platform/workers/task';
 import type { Reading } from '../platform/workers/intake.worker';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
@@ -268,7 +270,7 @@ export class BringState {
 
   private async openQuestions(file: File): Promise<void> {
     this.busy.set({ what: `Reading “${file.name}”`, done: 0, of: 0 });
-    const { guess, ...rest } = await this.intake.openQuestions(await file.text());
+    const { guess, ...rest } = await this.intake.openQuestions(await textOf(file));
     this.questions.set(rest);
     this.columns.set(guess);
     this.step.set('columns');

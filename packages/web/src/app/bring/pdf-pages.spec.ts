@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { type Intake, IntakeProblem, Stopped } from '../platform/intake';
+import { type Intake, IntakeProblem } from '../platform/intake';
+import { Stopped } from '../platform/workers/task';
 import { PdfPages } from './pdf-pages';
 
 const file = new File(['x'], 'sheet.pdf');

@@ -1,5 +1,6 @@
 import { signal } from '@angular/core';
-import { type Intake, IntakeProblem, Stopped } from '../platform/intake';
+import { type Intake, IntakeProblem } from '../platform/intake';
+import { Stopped } from '../platform/workers/task';
 import type { KeptAsset } from '../platform/storage/kept-asset';
 
 /** Longer side of the page under review, in pixels. */

@@ -10,6 +10,7 @@ import {
   Problem,
   readClassTable,
 } from '@lorvet/core';
+import { textOf } from '../platform/files';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
@@ -95,7 +96,7 @@ export class ImportClassList {
       return;
     }
     try {
-      const table = readClassTable(await file.text());
+      const table = readClassTable(await textOf(file, 5));
       this.mapping.set(table.guess);
       this.table.set(table);
     } catch (error) {

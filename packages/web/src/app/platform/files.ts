@@ -1,4 +1,4 @@
-import { ASSET_MIMES } from '@lorvet/core';
+import { ASSET_MIMES, Problem } from '@lorvet/core';
 import type { KeptAsset } from './storage/kept-asset';
 
 type Mime = KeptAsset['mime'];
@@ -17,6 +17,15 @@ export async function assetOf(from: Blob | Uint8Array, mime: Mime, name: string)
   const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', await data.arrayBuffer()));
   const id = `sha256-${[...hash].map((b) => b.toString(16).padStart(2, '0')).join('')}`;
   return { id, mime, name: name.slice(0, 200), data };
+}
+
+/** The words of a text file. Throws a Problem where it is larger than a text of its kind can be. */
+export async function textOf(file: File, mostMb = 50): Promise<string> {
+  if (file.size > mostMb * 1_000_000)
+    throw new Problem(
+      `“${file.name}” is larger than ${mostMb} MB, which no such file needs to be. Check that it is the right one.`,
+    );
+  return await file.text();
 }
 
 const knownMime = (type: string): Mime | undefined => ASSET_MIMES.find((m) => m === type.split(';')[0]);

@@ -1,7 +1,9 @@
 import type { BadLine, ReadQuestion } from '@lorvet/core/intake';
 import { proxy, type Remote, wrap } from 'comlink';
+import { textOf } from './files';
 import type { IntakeApi, Told } from './workers/intake.worker';
 import { makeIntakeWorker } from './workers/make-worker';
+import { Stopped } from './workers/task';
 import type { KeptAsset } from './storage/kept-asset';
 
 const QUESTIONS_AT_ONCE = 500;
@@ -15,9 +17,6 @@ export class IntakeProblem extends Error {
     super(message);
   }
 }
-
-/** Stopped by the person who began it. */
-export class Stopped extends Error {}
 
 /**
  * One file being brought in, read by a worker of its own. Stopping ends the worker at once, whatever it is doing; the
@@ -54,7 +53,7 @@ export class Intake {
     const counted = proxy(progress);
     if (kind === 'docx') return await this.run((api) => api.readDocx(file, file.name, counted));
     if (kind === 'qti') return await this.run((api) => api.readQti(file, file.name, counted));
-    const text = await file.text();
+    const text = await textOf(file);
     return await this.run((api) =>
       kind === 'html' ? api.readHtml(text, file.name, counted) : api.readMarkdown(text, file.name, counted),
     );

@@ -1,24 +1,44 @@
-import { inject, Injectable } from '@angular/core';
+import { inject, Injectable, signal } from '@angular/core';
 import { assetsHeld, assetsOfFamily, type Family, versionOf } from '@lorvet/core';
+import type { Remote } from 'comlink';
 import { makePackWorker } from '../platform/workers/make-worker';
 import type { AdjustmentsReading, FamilyReading, PackApi } from '../platform/workers/pack.worker';
-import { Task } from '../platform/workers/task';
+import type { Refused } from '../platform/workers/refused';
+import { Stopped, Task } from '../platform/workers/task';
 import { KeptAssets } from './kept-assets';
 
 /** Families and adjustments out and in as files, made off the main thread. */
 @Injectable({ providedIn: 'root' })
 export class Packs {
   private readonly assets = inject(KeptAssets);
+  /** The file that is being read; it can be stopped. */
+  readonly reading = signal<string | null>(null);
+  private task: Task<PackApi> | null = null;
+
+  stop(): void {
+    this.task?.stop();
+  }
+
+  private async read<T>(file: File, work: (api: Remote<PackApi>) => Promise<T>): Promise<T | Refused> {
+    this.reading.set(file.name);
+    this.task = new Task<PackApi>(makePackWorker);
+    try {
+      return await this.task.run(work);
+    } catch (error) {
+      if (!(error instanceof Stopped)) throw error;
+      return { ok: false, message: 'Reading was stopped. Nothing was changed.', details: [] };
+    } finally {
+      this.reading.set(null);
+    }
+  }
 
   async writeFamily(family: Family, at: string): Promise<Blob> {
     const assets = await this.assets.all(assetsOfFamily(family));
     return await new Task<PackApi>(makePackWorker).run((api) => api.writeFamily(family, assets, at));
   }
 
-  async readFamily(file: Blob, id: string): Promise<FamilyReading> {
-    return await new Task<PackApi>(makePackWorker).run(
-      async (api): Promise<FamilyReading> => await api.readFamily(file, id),
-    );
+  async readFamily(file: File, id: string): Promise<FamilyReading> {
+    return await this.read<FamilyReading>(file, async (api) => await api.readFamily(file, id));
   }
 
   async writeAdjustments(family: Family, versionId: string, at: string): Promise<Blob> {
@@ -26,9 +46,7 @@ export class Packs {
     return await new Task<PackApi>(makePackWorker).run((api) => api.writeAdjustments(family, versionId, assets, at));
   }
 
-  async readAdjustments(file: Blob): Promise<AdjustmentsReading> {
-    return await new Task<PackApi>(makePackWorker).run(
-      async (api): Promise<AdjustmentsReading> => await api.readAdjustments(file),
-    );
+  async readAdjustments(file: File): Promise<AdjustmentsReading> {
+    return await this.read<AdjustmentsReading>(file, async (api) => await api.readAdjustments(file));
   }
 }

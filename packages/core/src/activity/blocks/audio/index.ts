@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../../zod';
 import { blockBase, type BlockKind, idSchema } from '../../block';
 import { assetIdSchema } from '../../parts';
 

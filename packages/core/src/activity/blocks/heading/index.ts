@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../../zod';
 import { blockBase, type BlockKind, idSchema } from '../../block';
 
 const schema = z.object({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../../zod';
 import { blockBase, type BlockKind, idSchema } from '../../block';
 
 /** A web address that is safe to open: http or https, with a host. Empty until one is given. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../../zod';
 import { drawingOf } from '../../../work/answer';
 import {
   type BlockKind,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../../zod';
 import { valuesOf } from '../../../work/answer';
 import { matchWords } from '../../../work/match-words';
 import {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../../zod';
 import { type BlockKind, idSchema, sourceSchema } from '../../block';
 
 const schema = z.object({

@@ -116,8 +116,9 @@ export const ANSWERS: readonly Doing[] = [
       const field = b && wordsAt(b, 'prompt') !== undefined ? 'prompt' : 'text';
       const was = b && wordsAt(b, field);
       const by = lines(v['by']).flatMap((l) => {
-        const m = /^([^:]{1,80}):\s*(.+)$/.exec(l);
-        return m?.[1] && m[2] ? [{ interest: m[1].trim(), text: m[2] }] : [];
+        const m = /^([^:]{1,80}):(.+)$/.exec(l);
+        const text = m?.[2]?.trim();
+        return m?.[1] && text ? [{ interest: m[1].trim(), text }] : [];
       });
       return b && was !== undefined && by.some((x) => x.text !== was)
         ? [{ kind: 'by-interest', target: b.id, field, was, by }]

@@ -1,5 +1,5 @@
 import { type Asset, ASSET_MIMES, type CollectionName, type RecordOf } from '@lorvet/core';
-import { z } from 'zod';
+import { z } from '@lorvet/core';
 
 /** An asset as the browser keeps it: its bytes stay on the disk until they are shown. */
 export const keptAssetSchema = z.object({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '@lorvet/core';
 import type { Boxes } from './boxes';
 
 /** A workspace that another took the place of: it can be had back until it is let go. */

@@ -15,6 +15,7 @@ import {
   type ReadQuestion,
   readQuestionTable,
   setApart,
+  wordFile,
 } from '@lorvet/core/intake';
 import { expose } from 'comlink';
 import { marked } from 'marked';
@@ -80,7 +81,7 @@ async function assetsOf(
       out.push(null);
       left.push(
         blob
-          ? `A picture (${p.alt || 'without description'}) is of a kind no browser shows.`
+          ? `A picture (${p.alt.slice(0, 100) || 'without description'}) is damaged, or of a kind no browser shows.`
           : `A picture at another address is not kept: ${p.src.slice(0, 100)}`,
       );
     }
@@ -91,7 +92,14 @@ async function assetsOf(
 async function dataUrl(p: FoundPicture): Promise<Blob | null> {
   if (!/^data:image\//i.test(p.src)) return null;
   const [head = '', data = ''] = p.src.split(',', 2);
-  return new Blob([fromBase64(data)], { type: /^data:([^;,]+)/.exec(head)?.[1] ?? '' });
+  // What is no picture costs itself, and not the file it stands in.
+  let bytes: Uint8Array<ArrayBuffer> = new Uint8Array();
+  try {
+    bytes = fromBase64(data);
+  } catch {
+    // Nothing is in it: it is said to be of a kind that no browser shows.
+  }
+  return new Blob([bytes], { type: /^data:([^;,]+)/.exec(head)?.[1] ?? '' });
 }
 
 async function fromHtml(html: string, name: string, progress: Progress): Promise<Reading> {
@@ -102,11 +110,12 @@ async function fromHtml(html: string, name: string, progress: Progress): Promise
 }
 
 function reading(material: Material, pictures: readonly (KeptAsset | null)[], left: readonly string[]): Reading {
+  const proposed = propose(material, newId);
   return {
     name: material.name,
-    proposed: propose(material, newId),
+    proposed,
     pictures,
-    left,
+    left: [...left, ...(proposed.cut ?? [])],
     sizes: material.pages.map((p) => p.size ?? null),
   };
 }
@@ -169,16 +178,21 @@ const api = {
       const { default: mammoth } = await import('mammoth/mammoth.browser.js');
       const found: { type: string; bytes: ArrayBuffer }[] = [];
       const convertImage = mammoth.images.imgElement(async (image) => {
-        found.push({ type: image.contentType, bytes: await image.readAsArrayBuffer() });
+        found.push({ type: image.contentType, bytes: await image.readAsArrayBuffer().catch(() => new ArrayBuffer(0)) });
         return { src: `docx:${found.length - 1}` };
       });
       let html: string;
       let said: readonly { message: string }[];
       try {
-        const result = await mammoth.convertToHtml({ arrayBuffer: await file.arrayBuffer() }, { convertImage });
+        const result = await mammoth.convertToHtml(
+          { arrayBuffer: wordFile(new Uint8Array(await file.arrayBuffer())) },
+          { convertImage },
+        );
         html = result.value;
         said = result.messages;
-      } catch {
+      } catch (error) {
+        // A file made to fill the machine is said to be one.
+        if (error instanceof Problem && !error.message.includes('ZIP file')) throw error;
         throw new Problem(
           `“${name}” cannot be read as a Word document (.docx): it is damaged, locked, or of another kind. An old .doc must be saved as .docx first.`,
         );

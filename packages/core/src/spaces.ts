@@ -1,0 +1,33 @@
+/**
+ * The spaces in and round words, taken apart in time that grows with the length alone: what comes from a file or a
+ * learner may be twenty thousand dots or spaces, and a pattern that tries each of them again takes minutes.
+ */
+
+/** A text as the spaces before it, itself without them, and the spaces behind it. */
+export function inSpaces(text: string): { readonly lead: string; readonly body: string; readonly tail: string } {
+  const body = text.trim();
+  const at = body === '' ? text.length : text.length - text.trimStart().length;
+  return { lead: text.slice(0, at), body, tail: text.slice(at + body.length) };
+}
+
+/** The parts of a list in words, each without the spaces round it; empty ones are none. `at` is what parts them. */
+export const partsAt = (text: string, at: RegExp): string[] =>
+  text
+    .split(at)
+    .map((p) => p.trim())
+    .filter((p) => p !== '');
+
+/** A text as its words and its other characters, each with the spaces before it; spaces at the end are one of their own. */
+export function wordTokens(text: string): string[] {
+  const tokens: string[] = [];
+  let space = '';
+  for (const [part] of text.matchAll(/\s+|[\p{L}\p{N}'’-]+|[^\s\p{L}\p{N}]/gu)) {
+    if (part.trim() === '') space = part;
+    else {
+      tokens.push(space + part);
+      space = '';
+    }
+  }
+  if (space) tokens.push(space);
+  return tokens;
+}
