@@ -42,6 +42,7 @@ export {
   type People,
 } from './assign/audience';
 export { type Check, coverage } from './assign/coverage';
+export { type Finding, lookOver } from './assign/look-over';
 export { freeze, freezeFor } from './assign/freeze';
 export { giveOut } from './assign/give-out';
 export * from './assign/hand-out';
@@ -76,11 +77,12 @@ export {
 export { migrateWorkspace, type RawCollections, WORKSPACE_FORMAT } from './formats/migrations';
 export { base64, fromBase64 } from './formats/base64';
 export { type AdjustmentFile, readAdjustments, writeAdjustments } from './formats/adjustment-file';
-export { readFamily, unsoundIn, writeFamily } from './formats/family-file';
+export { namesPassedOn, readFamily, unsoundIn, writeFamily } from './formats/family-file';
 export * from './formats/class-list';
 export { placesOf, Problem } from './formats/problem';
 export { z } from './zod';
 export * from './learners/learner';
+export { calledNames, namesIn } from './learners/names';
 export { SUPPORTS, type Support } from './learners/supports';
 export {
   alignedItems,

@@ -33,16 +33,15 @@ export const pieceAssets = (pieces: readonly Piece[]): string[] =>
   pieces.flatMap((p) => (p.assetId ? [p.assetId] : []));
 
 /** Pieces in the order of their words, so that the order says nothing of the key. */
-export const byWords = <P extends { text: string }>(pieces: readonly P[]): P[] =>
-  [...pieces].sort((a, b) => a.text.localeCompare(b.text, 'en', { numeric: true }));
+export const byWords = <P extends { id: Id; text: string }>(pieces: readonly P[]): P[] =>
+  [...pieces].sort((a, b) => a.text.localeCompare(b.text, 'en', { numeric: true }) || (a.id < b.id ? -1 : 1));
 
-/** The same pieces in an order that follows from their ids alone and is not the one given. */
+/** The same pieces in an order that follows from their ids alone: not even that it is not the right one is said. */
 export function shuffled<P extends { id: Id }>(pieces: readonly P[], salt: string): P[] {
-  const out = pieces
+  return pieces
     .map((p) => ({ p, at: fingerprint([salt, p.id]) }))
     .sort((a, b) => (a.at < b.at ? -1 : 1))
     .map((x) => x.p);
-  return out.length > 1 && out.every((p, i) => p === pieces[i]) ? [...out.slice(1), ...out.slice(0, 1)] : out;
 }
 
 /** Words fields of a list: `<name>:<id>`. */

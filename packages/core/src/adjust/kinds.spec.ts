@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { findBlock, itemsOf } from '../activity/activity';
+import { freshItem } from '../activity/block';
 import { type Block, forLearner, isItem, type ItemBlock, keyWordsOf, type LearnerBlock } from '../activity/blocks';
 import { type Family, latest } from '../activity/family';
 import { valueOf } from '../activity/formula';
@@ -71,6 +72,55 @@ describe('another way to answer', () => {
     expect(given(choice.options.find((o) => o.id !== choice.key)?.id ?? '')).toBe('not-yet');
     const typed = turned(at('rp-q1'), 'short-text') as ItemBlock;
     expect(markItem(typed, { kind: 'text', text: 'mussel' }).verdict).toBe('right');
+  });
+  it('says nothing of the key: another key under the same words gives a learner the same, letter for letter', () => {
+    const item = (rest: object) => ({ ...freshItem('q'), prompt: 'Which?', ...rest }) as ItemBlock;
+    const abc = ['crab', 'gull', 'seal'];
+    const pieces = (order: readonly number[]) => order.map((i) => ({ id: `p${i}`, text: abc[i] ?? '' }));
+    const pairs = (order: readonly number[]) =>
+      order.map((r, i) => ({ id: `l${i}`, text: `${i + 1} shells`, match: { id: `r${r}`, text: abc[r] ?? '' } }));
+    const sorting = (order: readonly number[]) => ({
+      kind: 'sorting',
+      groups: abc.map((text, i) => ({ id: `g${i}`, text })),
+      pieces: order.map((g, i) => ({ id: `p${i}`, text: `piece ${i}`, group: `g${g}` })),
+    });
+    const options = pieces([0, 1, 2]);
+    // The same words with one key and with another; the wrong answers that go with each.
+    const twice: readonly (readonly [ItemBlock, ItemBlock, (readonly string[])?, (readonly string[])?])[] = [
+      [
+        item({ kind: 'short-text', key: ['crab'], spellingTolerant: true }),
+        item({ kind: 'short-text', key: ['seal'], spellingTolerant: true }),
+        ['gull', 'seal'],
+        ['crab', 'gull'],
+      ],
+      [
+        item({ kind: 'number', key: 5, tolerance: 0, unit: '' }),
+        item({ kind: 'number', key: 12, tolerance: 0, unit: '' }),
+        ['12', '9'],
+        ['9', '5'],
+      ],
+      [item({ kind: 'single-choice', options, key: 'p0' }), item({ kind: 'single-choice', options, key: 'p2' })],
+      [
+        item({ kind: 'multiple-choice', options, key: ['p0', 'p1'] }),
+        item({ kind: 'multiple-choice', options, key: ['p1', 'p2'] }),
+      ],
+      [
+        item({ kind: 'matching', pairs: pairs([0, 1, 2]), extra: [] }),
+        item({ kind: 'matching', pairs: pairs([2, 0, 1]), extra: [] }),
+      ],
+      [item({ kind: 'ordering', entries: pieces([0, 1, 2]) }), item({ kind: 'ordering', entries: pieces([2, 0, 1]) })],
+      [item(sorting([0, 1, 2])), item(sorting([2, 0, 1]))],
+      [item(sorting([0, 0, 1, 2])), item(sorting([2, 1, 0, 0]))],
+    ];
+    let compared = 0;
+    for (const [one, other, wrong = [], otherWrong = []] of twice)
+      for (const to of ANSWER_WAYS) {
+        const [a, b] = [turned(one, to, wrong), turned(other, to, otherWrong)];
+        if (typeof a === 'string' || typeof b === 'string') continue;
+        expect([one.kind, to, forLearner(b)]).toEqual([one.kind, to, forLearner(a)]);
+        compared++;
+      }
+    expect(compared).toBeGreaterThan(50);
   });
   it('says which ways there are not, and why', () => {
     const why = new Map(waysFor(at('rp-q9')).map((w) => [w.to, w.why]));

@@ -1,4 +1,6 @@
 import type { Id } from '../activity/block';
+import { fingerprint } from '../activity/fingerprint';
+import { byWords } from '../activity/parts';
 import { type Block, blockKinds, type ItemBlock, type ItemKindName, keyWordsOf } from '../activity/blocks';
 
 /** The ways to answer that an item can be turned into. */
@@ -55,10 +57,26 @@ function pairsOf(b: ItemBlock): readonly Pair[] {
       const group = b.groups.find((g) => g.id === p.group);
       return group ? [{ id: p.id, left: p.text, right: group.text }] : [];
     });
-  if (b.kind === 'ordering') return b.entries.map((e, i) => ({ id: e.id, left: ordinal(i + 1), right: e.text }));
+  if (b.kind === 'ordering') {
+    const idOf = idsBy(b.id, 'place');
+    return b.entries.map((e, i) => ({ id: idOf(ordinal(i + 1)), left: ordinal(i + 1), right: e.text }));
+  }
   if (b.kind === 'multiple-choice')
     return b.options.map((o) => ({ id: o.id, left: o.text, right: b.key.includes(o.id) ? 'fits' : 'does not fit' }));
   return [];
+}
+
+/**
+ * The id of a part that a turning makes: it follows from the words that a learner sees on it, so it is the same each
+ * time and says nothing of what it belongs to. Parts with the same words are told apart by counting.
+ */
+function idsBy(block: Id, what: string): (text: string) => Id {
+  const seen = new Map<string, number>();
+  return (text) => {
+    const n = seen.get(text) ?? 0;
+    seen.set(text, n + 1);
+    return `${block.slice(0, 50)}-${fingerprint([block, what, text, n]).slice(0, 12)}`;
+  };
 }
 
 const ordinal = (n: number): string =>
@@ -77,7 +95,6 @@ export function turned(b: ItemBlock, to: AnswerWay, wrong: readonly string[] = [
   const base = same(b);
   const one = oneAnswer(b);
   const pairs = pairsOf(b);
-  const sub = (n: number | string) => `${b.id.slice(0, 56)}-${n}`;
   if (OPEN.includes(to)) {
     const key = keyWordsOf(b).join('; ').slice(0, 4000);
     if (to === 'long-text') return { ...base, kind: 'long-text', key, lines: 4 };
@@ -102,26 +119,28 @@ export function turned(b: ItemBlock, to: AnswerWay, wrong: readonly string[] = [
       if (right === undefined) return noOne('be chosen');
       const others = [...new Set([...wrong, ...wrongIn(b)].map((w) => w.trim()))].filter((w) => w && !one.includes(w));
       if (others.length === 0) return 'A choice needs at least one wrong answer: write some.';
-      const options = [right, ...others]
-        .map((text, i) => ({ id: sub(i), text }))
-        // In the order of their words, so that the order says nothing of the key.
-        .sort((x, y) => x.text.localeCompare(y.text, 'en', { numeric: true }));
-      return { ...base, kind: 'single-choice', options, key: sub(0) };
+      const idOf = idsBy(b.id, 'choice');
+      const options = [right, ...others].map((text) => ({ id: idOf(text), text }));
+      const [key] = options;
+      // In the order of their words, so that the order says nothing of the key.
+      return { ...base, kind: 'single-choice', options: byWords(options), key: key?.id ?? '' };
     }
     case 'matching': {
       if (pairs.length < 2) return 'It has no pairs: only sorting, ordering and choosing several can be matched.';
       const right = new Set(pairs.map((p) => p.right));
       if (right.size < pairs.length) return 'Several of its pieces belong to the same place: sorting suits it better.';
+      const idOf = idsBy(b.id, 'half');
       return {
         ...base,
         kind: 'matching',
-        pairs: pairs.map((p) => ({ id: p.id, text: p.left, match: { id: `${p.id}-m`, text: p.right } })),
+        pairs: pairs.map((p) => ({ id: p.id, text: p.left, match: { id: idOf(p.right), text: p.right } })),
         extra: [],
       };
     }
     case 'sorting': {
       if (pairs.length < 2 || b.kind === 'ordering') return 'It has nothing that belongs to groups.';
-      const groups = [...new Set(pairs.map((p) => p.right))].map((text, i) => ({ id: sub(`g${i}`), text }));
+      const idOf = idsBy(b.id, 'group');
+      const groups = byWords([...new Set(pairs.map((p) => p.right))].map((text) => ({ id: idOf(text), text })));
       if (groups.length > 8) return 'It would need more than eight groups.';
       return {
         ...base,
@@ -138,7 +157,7 @@ export function turned(b: ItemBlock, to: AnswerWay, wrong: readonly string[] = [
       return {
         ...base,
         kind: 'ordering',
-        entries: numbered.sort((x, y) => x.at - y.at).map(({ p }) => ({ id: p.id, text: p.match.text })),
+        entries: numbered.sort((x, y) => x.at - y.at).map(({ p }) => ({ id: p.match.id, text: p.match.text })),
       };
     }
     case 'pieces': {
@@ -155,6 +174,7 @@ const noOne = (how: string) => `It has no single right answer that could ${how}.
 /** Pairs as pieces to lay into a table with one row for each left half. */
 function tableOfPieces(b: ItemBlock, base: ReturnType<typeof same>, pairs: readonly Pair[]): ItemBlock | string {
   const fresh = blockKinds.pieces.fresh(b.id, () => '');
+  const idOf = idsBy(b.id, 'piece');
   const made = {
     ...fresh,
     ...base,
@@ -164,7 +184,7 @@ function tableOfPieces(b: ItemBlock, base: ReturnType<typeof same>, pairs: reado
       columns: [{ id: 'c', text: '' }],
       rows: pairs.map((p) => ({ id: p.id, text: p.left })),
     },
-    pieces: pairs.map((p) => ({ id: `${p.id}-p`, text: p.right, place: `${p.id}:c` })),
+    pieces: pairs.map((p) => ({ id: idOf(p.right), text: p.right, place: `${p.id}:c` })),
   };
   const read = blockKinds.pieces.schema.safeParse(made);
   return read.success ? read.data : 'Its pieces do not fit into a table.';

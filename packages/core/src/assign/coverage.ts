@@ -18,6 +18,7 @@ export interface Check {
     | 'none'
     | 'twice'
     | 'outside'
+    | 'for-another'
     | 'overlap'
     | 'behind'
     | 'due-before-open'
@@ -116,6 +117,22 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
       'Choose another version for these learners.',
       audience.filter((l) => gone.some((g) => g.learnerId === l.id)),
     );
+  for (const l of audience)
+    for (const { versionId } of linesOf(l.id)) {
+      // Also where it is made on a version that was: the words of that one stand in it.
+      const own =
+        versionId === null ? undefined : chainOf(family, versionId).find((v) => v.learnerId && v.learnerId !== l.id);
+      if (!own || !versionOf(family, versionId ?? '')) continue;
+      const whose = people.learners.find((x) => x.id === own.learnerId)?.name ?? 'another learner';
+      say(
+        'mend',
+        'for-another',
+        `${versionName(versionId)} was made for ${whose}`,
+        `${l.name} would get it. Choose another version for ${l.name}.`,
+        [l],
+        versionId,
+      );
+    }
   if (handOut.opensAt && handOut.dueAt && handOut.dueAt <= handOut.opensAt)
     say('mend', 'due-before-open', 'It is due before it opens', 'Move one of the two dates.');
   else if (handOut.dueAt && handOut.dueAt <= now)

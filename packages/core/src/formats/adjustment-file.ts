@@ -3,6 +3,7 @@ import { type Family, latest, versionOf } from '../activity/family';
 import { forOthers } from '../adjust/for-others';
 import { type Adjustment, adjustmentSchema } from '../adjust/registry';
 import { assetsHeld } from '../bank/assets';
+import { namesIn } from '../learners/names';
 import type { Asset } from '../workspace';
 import { type Pack, readPack, writePack } from './packed';
 import { Problem } from './problem';
@@ -35,11 +36,17 @@ export function writeAdjustments(
   versionId: string,
   assets: Readonly<Record<string, Asset>>,
   at: string,
+  names: ReadonlySet<string> = new Set(),
 ): Uint8Array {
   const version = versionOf(family, versionId);
   if (!version) throw new Problem('This version is not there any more.');
   const adjustments = version.adjustments.map(forOthers);
-  const record = { activity: latest(family).content.title, version: version.name, adjustments };
+  const record = {
+    activity: latest(family).content.title,
+    version:
+      version.learnerId || namesIn(version.name, names).length ? `Version ${version.swatch.letter}` : version.name,
+    adjustments,
+  };
   return writePack(
     PACK,
     record,

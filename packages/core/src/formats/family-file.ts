@@ -4,6 +4,7 @@ import { type Family, familySchema, latest, type Version } from '../activity/fam
 import { forOthers } from '../adjust/for-others';
 import { assetsOfFamily } from '../bank/assets';
 import { madeOn } from '../chain/chain';
+import { namesIn } from '../learners/names';
 import type { Asset } from '../workspace';
 import { migrateFamily } from './migrations';
 import { type Pack, readPack, writePack } from './packed';
@@ -22,23 +23,51 @@ const PACK: Pack<Family> = {
 };
 
 /**
- * A family as one passes it on: without versions made for one learner and those on them, and without reasons, goals and
- * the record of who decided what, which speak of learners. What a removed version was the basis of goes with it.
+ * A family as one passes it on: without versions made for one learner and those on them, and without reasons, goals,
+ * names of adjustments and the record of who decided what, which speak of learners. What a removed version was the basis
+ * of goes with it. A version whose name holds one of `names` is called by its letter, a purpose that does is left out.
  */
-export function passedOn(family: Family): Family {
+export function passedOn(family: Family, names: ReadonlySet<string> = new Set()): Family {
   const personal = family.versions.filter((v) => v.learnerId);
   const out = new Set(personal.flatMap((v) => [v.id, ...madeOn(family, v.id).map((x) => x.id)]));
+  const speaks = (text: string): boolean => namesIn(text, names).length > 0;
+  const { origin, ...rest } = family;
   return {
-    ...family,
+    ...rest,
+    ...(origin ? { origin: { ...origin, versionName: '' } } : {}),
     versions: family.versions
       .filter((v) => !out.has(v.id))
-      .map((v) => ({ ...v, upkeepLog: [], adjustments: v.adjustments.map(forOthers) })),
+      .map((v) => ({
+        ...v,
+        name: speaks(v.name) ? `Version ${v.swatch.letter}` : v.name,
+        purpose: speaks(v.purpose) ? '' : v.purpose,
+        upkeepLog: [],
+        adjustments: v.adjustments.map(forOthers),
+      })),
   };
 }
 
+/** Where names of learners stand in what is passed on, in words of the activity itself: nobody but its teacher can mend that. */
+export function namesPassedOn(family: Family, names: ReadonlySet<string>): string[] {
+  const places = new Map<string, string>();
+  const visit = (value: unknown): void => {
+    if (typeof value === 'string') {
+      for (const n of namesIn(value, names))
+        if (!places.has(n)) places.set(n, `${n}, in “${value.replace(/\s+/g, ' ').trim().slice(0, 60)}”`);
+    } else if (typeof value === 'object' && value !== null) Object.values(value).forEach(visit);
+  };
+  visit(passedOn(family, names));
+  return [...places.values()];
+}
+
 /** A ZIP with manifest.json, family.json and the bytes of each asset under its address. */
-export function writeFamily(family: Family, assets: Readonly<Record<string, Asset>>, at: string): Uint8Array {
-  const own = passedOn(family);
+export function writeFamily(
+  family: Family,
+  assets: Readonly<Record<string, Asset>>,
+  at: string,
+  names: ReadonlySet<string> = new Set(),
+): Uint8Array {
+  const own = passedOn(family, names);
   return writePack(
     PACK,
     own,

@@ -10,6 +10,7 @@ import { provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
+import { Lock } from './platform/lock';
 import { BOXES } from './platform/storage/boxes-token';
 import { LocalForageBoxes } from './platform/storage/localforage-boxes';
 import { FEATURE, reducer } from './store/reducer';
@@ -30,6 +31,7 @@ export const appConfig: ApplicationConfig = {
     provideIcons(),
     MessageService,
     { provide: BOXES, useFactory: () => new LocalForageBoxes() },
+    provideAppInitializer(() => inject(Lock).read()),
     provideAppInitializer(() => inject(KeepingSync).start()),
   ],
 };

@@ -1,5 +1,6 @@
 import { inject } from '@angular/core';
 import { type CanActivateFn, Router, type Routes } from '@angular/router';
+import { Lock } from './platform/lock';
 import { WorkspaceStore } from './store/workspace';
 
 /** On the very first opening the teacher is asked how to start. */
@@ -7,6 +8,18 @@ const started: CanActivateFn = () => {
   const status = inject(WorkspaceStore).status();
   if (status === 'ready') return true;
   return inject(Router).createUrlTree([status === 'upgrading' ? '/bring-up' : '/welcome']);
+};
+
+/** Closed while the machine is handed over. */
+const open: CanActivateFn = () => (inject(Lock).closed() ? inject(Router).createUrlTree(['/desk']) : true);
+
+/** To open the desk is to hand the machine over. */
+const handing: CanActivateFn = async () => {
+  const lock = inject(Lock);
+  const { url } = inject(Router);
+  if (lock.isSet() && !lock.closed() && !/^\/desk\b/.test(url) && url !== '/') lock.cameFrom.set(url);
+  await lock.close();
+  return true;
 };
 
 /**
@@ -39,20 +52,26 @@ export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'shelf' },
   {
     path: 'welcome',
+    canActivate: [open],
     title: 'Welcome – Lorvet',
     loadComponent: () => import('./welcome/welcome').then((m) => m.Welcome),
   },
   {
     path: 'bring-up',
-    canActivate: [upgrading],
+    canActivate: [open, upgrading],
     title: 'Bringing up – Lorvet',
     loadComponent: () => import('./welcome/bring-up').then((m) => m.BringUp),
   },
-  { path: 'demo', title: 'Lorvet', loadComponent: () => import('./welcome/start-demo').then((m) => m.StartDemo) },
+  {
+    path: 'demo',
+    canActivate: [open],
+    title: 'Lorvet',
+    loadComponent: () => import('./welcome/start-demo').then((m) => m.StartDemo),
+  },
   {
     path: '',
-    canActivate: [started],
-    canActivateChild: [named],
+    canActivate: [open, started],
+    canActivateChild: [open, named],
     loadComponent: () => import('./frame').then((m) => m.Frame),
     children: [
       { path: 'shelf', title: 'Shelf – Lorvet', loadComponent: () => import('./shelf/shelf').then((m) => m.Shelf) },
@@ -136,31 +155,31 @@ export const routes: Routes = [
   },
   {
     path: 'desk',
-    canActivate: [started],
+    canActivate: [started, handing],
     title: 'Desk',
     loadComponent: () => import('./desk/desk-door').then((m) => m.DeskDoor),
   },
   {
     path: 'desk/work',
-    canActivate: [started],
+    canActivate: [started, handing],
     title: 'My work',
     loadComponent: () => import('./desk/my-work').then((m) => m.MyWork),
   },
   {
     path: 'desk/work/:handOutId',
-    canActivate: [started, named],
+    canActivate: [started, named, handing],
     title: 'My work',
     loadComponent: () => import('./desk/sheet').then((m) => m.DeskSheet),
   },
   {
     path: 'look/version/:versionId',
-    canActivate: [started, named],
+    canActivate: [open, started, named],
     title: 'Looking as a learner',
     loadComponent: () => import('./desk/look-as').then((m) => m.LookAs),
   },
   {
     path: 'look/:handOutId/:learnerId',
-    canActivate: [started, named],
+    canActivate: [open, started, named],
     title: 'Looking as a learner',
     loadComponent: () => import('./desk/look-as').then((m) => m.LookAs),
   },

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { RouterOutlet } from '@angular/router';
+import { ChangeDetectionStrategy, Component, effect, inject, untracked } from '@angular/core';
+import { Router, RouterOutlet } from '@angular/router';
+import { Lock } from './platform/lock';
 import { Ask } from './ui/ask';
 import { AskDialog } from './ui/ask-dialog';
 
@@ -22,4 +23,17 @@ import { AskDialog } from './ui/ask-dialog';
 })
 export class App {
   protected readonly ask = inject(Ask);
+
+  constructor() {
+    const lock = inject(Lock);
+    const router = inject(Router);
+    // Handed over in another tab: this one follows at once.
+    effect(() => {
+      if (!lock.closed()) return;
+      untracked(() => {
+        this.ask.withdraw();
+        if (!/^\/desk\b/.test(router.url)) void router.navigate(['/desk'], { replaceUrl: true });
+      });
+    });
+  }
 }

@@ -1,15 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { Router, RouterLink } from '@angular/router';
+import { Router } from '@angular/router';
+import { type CodePicture, Lock } from '../platform/lock';
+import { pauseOf } from '../ui/pause';
+import { PictureCode } from '../ui/picture-code';
 import { DeskSession } from './desk-session';
+import { TeacherDoor } from './teacher-door';
 
 /** The shared machine: choose the class, then the name. */
 @Component({
   selector: 'lv-desk-door',
-  imports: [RouterLink],
+  imports: [PictureCode, TeacherDoor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
-      @if (chosen(); as c) {
+      @if (asked(); as l) {
+        <h1>{{ l.name }}, press your three pictures</h1>
+        <lv-picture-code [locked]="pause.seconds() > 0" (chosen)="press(l.id, $event)" />
+        <p role="alert">{{ says() }}</p>
+        <button class="btn quiet" type="button" (click)="learnerId.set('')">I am somebody else</button>
+      } @else if (chosen(); as c) {
         <h1>Who are you?</h1>
         <ul>
           @for (l of names(); track l.id) {
@@ -33,7 +42,7 @@ import { DeskSession } from './desk-session';
           }
         </ul>
       }
-      <a class="teacher" routerLink="/shelf">I am the teacher</a>
+      <lv-teacher-door />
     </main>
   `,
   styleUrl: './desk.css',
@@ -60,10 +69,8 @@ import { DeskSession } from './desk-session';
       min-height: 62px;
       font-size: 21px;
     }
-    .teacher {
-      font-size: 16px;
-      color: var(--ink-2);
-      min-height: 40px;
+    p:empty {
+      display: none;
     }
   `,
 })
@@ -71,7 +78,18 @@ export class DeskDoor {
   private readonly session = inject(DeskSession);
   protected readonly classes = this.session.classes;
   private readonly router = inject(Router);
+  private readonly lock = inject(Lock);
   protected readonly classId = signal('');
+  /** Whose pictures are asked for. */
+  protected readonly learnerId = signal('');
+  protected readonly asked = computed(() => this.chosen()?.learners.find((l) => l.id === this.learnerId()));
+  protected readonly pause = pauseOf(() => (this.learnerId() ? this.lock.pause(this.learnerId()) : 0));
+  private readonly wrong = signal(false);
+  protected readonly says = computed(() => {
+    const s = this.pause.seconds();
+    if (s > 0) return `Those are not your pictures. Wait ${s} second${s === 1 ? '' : 's'}, or ask your teacher.`;
+    return this.wrong() ? 'Those are not your pictures. Try again.' : '';
+  });
   protected readonly chosen = computed(() => this.classes().find((c) => c.id === this.classId()));
   protected readonly names = computed(() =>
     [...(this.chosen()?.learners ?? [])].sort((a, b) => a.name.localeCompare(b.name)),
@@ -82,6 +100,23 @@ export class DeskDoor {
   }
 
   protected sit(id: string): void {
+    if (this.lock.hasCode(id)) {
+      this.learnerId.set(id);
+      this.wrong.set(false);
+      this.pause.look();
+      return;
+    }
+    this.goOn(id);
+  }
+
+  protected async press(id: string, code: readonly CodePicture[]): Promise<void> {
+    const said = await this.lock.sits(id, code);
+    this.pause.look();
+    this.wrong.set(said !== 'open');
+    if (said === 'open' && this.learnerId() === id) this.goOn(id);
+  }
+
+  private goOn(id: string): void {
     this.session.sit(id);
     void this.router.navigate(['/desk/work']);
   }

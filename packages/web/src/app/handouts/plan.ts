@@ -10,6 +10,7 @@ import {
   handOutState,
   type Id,
   latest,
+  lookOver,
   type Learner,
   suggest,
   versionTree,
@@ -87,6 +88,18 @@ export class Plan {
     const plan = this.plan();
     const family = this.family();
     return plan && family && this.isDraft() ? coverage(plan, family, this.people(), this.clock.local()) : [];
+  });
+  /** What stands in the sheets that may not be meant for learners, with its place. */
+  protected readonly findings = computed(() => {
+    const plan = this.plan();
+    const family = this.family();
+    if (!plan || !family || !this.isDraft()) return [];
+    const names = new Map(this.columns().map((c) => [c.id, c.name]));
+    return lookOver(plan, family, this.people()).map((f) => ({
+      says: f.says,
+      where: `${names.get(f.versionId) ?? 'A version'}, ${f.page ? `page ${f.page}` : 'title and note'}`,
+      link: f.versionId === null ? ['/bench', family.id] : ['/bench', family.id, f.versionId],
+    }));
   });
   protected readonly toMend = computed(() => this.checks().filter((c) => c.level === 'mend').length);
   protected readonly toConfirm = computed(() => this.checks().length - this.toMend());

@@ -115,7 +115,7 @@ describe('what was set aside', () => {
   it('is mended where its fault is known, and put back; its first form stays until it is let go', async () => {
     place = await DemoPlace.open(Keeping);
     const heron = demo.classes['c-heron'] as SchoolClass;
-    const many = { ...heron, id: 'c-many', learnerIds: Array.from({ length: 201 }, (_, i) => `l${i}`) };
+    const many = { ...heron, id: 'c-many', learnerIds: Array.from({ length: 2001 }, (_, i) => `l${i}`) };
     const asides = TestBed.inject(Asides);
     await asides.put('classes/c-many', 'learnerIds: too many', { format: 3, rev: 1, place: 1, data: many }, false);
     await asides.put('learners/l-jory', 'name: no text', { ...demo.learners['l-jory'], name: 7 }, false);
@@ -123,9 +123,9 @@ describe('what was set aside', () => {
     await place.press('Mend … a learner’s card');
     expect(place.text).toContain('What is wrong with it is not known');
     await place.press('Mend … a class');
-    expect(place.text).toContain('201 learners are in 2 parts now');
+    expect(place.text).toContain('2001 learners are in 2 parts now');
     await place.press('Put it back');
-    expect(place.work.doc().classes['c-many-2']?.learnerIds).toEqual(['l200']);
+    expect(place.work.doc().classes['c-many-2']?.learnerIds).toEqual(['l2000']);
     expect(asides.all()).toHaveLength(2);
     await place.press('Let it go: a class');
     expect(asides.all()).toHaveLength(1);

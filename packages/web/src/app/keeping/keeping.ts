@@ -5,6 +5,7 @@ import { Keeper } from '../platform/storage/keeper';
 import { Exchanging } from '../store/exchanging';
 import { Backups } from './backups';
 import { BeginAnew } from './begin-anew';
+import { LockPanel } from './lock-panel';
 import { RemovedThings } from './removed-things';
 import { SetAside } from './set-aside';
 import { Storage } from './storage';
@@ -12,7 +13,7 @@ import { Storage } from './storage';
 /** What is kept: out as a file and in again, what was removed or set aside, and how much room there is. */
 @Component({
   selector: 'lv-keeping',
-  imports: [Backups, BeginAnew, RemovedThings, SetAside, Storage],
+  imports: [Backups, BeginAnew, LockPanel, RemovedThings, SetAside, Storage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './keeping.html',
   styles: `
@@ -31,6 +32,7 @@ import { Storage } from './storage';
     .card {
       width: 100%;
     }
+    lv-lock-panel,
     lv-removed-things,
     lv-set-aside {
       width: 100%;

@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Id, latest, learnersWith, plainWords } from '@lorvet/core';
+import { type Id, latest, learnersWith, namesPassedOn, plainWords } from '@lorvet/core';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { BringActions, ShelfActions } from '../store/actions';
 import { Packs } from '../store/packs';
 import { WorkspaceStore } from '../store/workspace';
+import { Ask } from '../ui/ask';
 import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
@@ -27,6 +28,7 @@ export class Shelf {
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);
   private readonly notice = inject(Notice);
+  private readonly ask = inject(Ask);
   private readonly removal = inject(Removal);
   private readonly files = inject(Packs);
   protected readonly problem = signal<{ name: string; message: string; details: readonly string[] } | null>(null);
@@ -101,11 +103,20 @@ export class Shelf {
     if (!family) return;
     const at = this.clock.iso();
     const { title } = latest(family).content;
+    const named = namesPassedOn(family, this.files.names());
+    const sure =
+      named.length === 0 ||
+      (await this.ask.sure({
+        title: 'Names of learners stand in it',
+        says: `They go out with the file: ${named.slice(0, 5).join('; ')}${named.length > 5 ? `; and ${named.length - 5} more` : ''}. Change the words on the Bench first, or save it as it is.`,
+        yes: 'Save it as it is',
+      }));
+    if (!sure) return;
     const file = await this.files.writeFamily(family, at);
     download(file, `${title.replace(/[^\p{L}\p{N}]+/gu, '-')}.family.zip`);
     this.notice.done(
       `“${title}” was saved to a file`,
-      'Versions for one learner and reasons are not in it: it can be passed on.',
+      'Versions for one learner, reasons and learners’ names on versions are not in it: it can be passed on.',
     );
   }
 

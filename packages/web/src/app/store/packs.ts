@@ -1,16 +1,18 @@
-import { inject, Injectable, signal } from '@angular/core';
-import { assetsHeld, assetsOfFamily, type Family, versionOf } from '@lorvet/core';
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { assetsHeld, calledNames, assetsOfFamily, type Family, versionOf } from '@lorvet/core';
 import type { Remote } from 'comlink';
 import { makePackWorker } from '../platform/workers/make-worker';
 import type { AdjustmentsReading, FamilyReading, PackApi } from '../platform/workers/pack.worker';
 import type { Refused } from '../platform/workers/refused';
 import { Stopped, Task } from '../platform/workers/task';
 import { KeptAssets } from './kept-assets';
+import { WorkspaceStore } from './workspace';
 
 /** Families and adjustments out and in as files, made off the main thread. */
 @Injectable({ providedIn: 'root' })
 export class Packs {
   private readonly assets = inject(KeptAssets);
+  private readonly work = inject(WorkspaceStore);
   /** The file that is being read; it can be stopped. */
   readonly reading = signal<string | null>(null);
   private task: Task<PackApi> | null = null;
@@ -32,9 +34,12 @@ export class Packs {
     }
   }
 
+  /** The names of learners, none of which goes out. */
+  readonly names = computed(() => calledNames(this.work.people().learners));
+
   async writeFamily(family: Family, at: string): Promise<Blob> {
     const assets = await this.assets.all(assetsOfFamily(family));
-    return await new Task<PackApi>(makePackWorker).run((api) => api.writeFamily(family, assets, at));
+    return await new Task<PackApi>(makePackWorker).run((api) => api.writeFamily(family, assets, at, this.names()));
   }
 
   async readFamily(file: File, id: string): Promise<FamilyReading> {
@@ -43,7 +48,9 @@ export class Packs {
 
   async writeAdjustments(family: Family, versionId: string, at: string): Promise<Blob> {
     const assets = await this.assets.all(new Set(assetsHeld(versionOf(family, versionId)?.adjustments ?? [])));
-    return await new Task<PackApi>(makePackWorker).run((api) => api.writeAdjustments(family, versionId, assets, at));
+    return await new Task<PackApi>(makePackWorker).run((api) =>
+      api.writeAdjustments(family, versionId, assets, at, this.names()),
+    );
   }
 
   async readAdjustments(file: File): Promise<AdjustmentsReading> {

@@ -16,6 +16,12 @@ interface Asked extends Question {
 export class Ask {
   readonly asked = signal<Asked | null>(null);
 
+  /** Nobody is there any more to answer: it is not done. */
+  withdraw(): void {
+    this.asked()?.answer(false);
+    this.asked.set(null);
+  }
+
   async sure(question: Question): Promise<boolean> {
     // Asked again before it was answered: the first is not done.
     this.asked()?.answer(false);

@@ -1,4 +1,13 @@
 import {
+  LucideUmbrella,
+  LucideTreePine,
+  LucideStar,
+  LucideSailboat,
+  LucideFish,
+  LucideCat,
+  LucideBird,
+  LucideBell,
+  LucideApple,
   LucideArrowDown,
   LucideArrowLeft,
   LucideArrowRight,
@@ -44,6 +53,15 @@ import {
 /** The icons in use; `<svg lucideIcon="trash-2">`. */
 export const provideIcons = () =>
   provideLucideIcons(
+    LucideUmbrella,
+    LucideTreePine,
+    LucideStar,
+    LucideSailboat,
+    LucideFish,
+    LucideCat,
+    LucideBird,
+    LucideBell,
+    LucideApple,
     LucideArrowDown,
     LucideArrowLeft,
     LucideArrowRight,

@@ -24,8 +24,14 @@ async function byId(assets: readonly KeptAsset[]): Promise<Record<string, Asset>
 }
 
 const api = {
-  async writeFamily(family: Family, assets: readonly KeptAsset[], at: string): Promise<Blob> {
-    return zipOf(writeFamily(family, await byId(assets), at));
+  /** `names` are those of learners, which do not go out. */
+  async writeFamily(
+    family: Family,
+    assets: readonly KeptAsset[],
+    at: string,
+    names: ReadonlySet<string>,
+  ): Promise<Blob> {
+    return zipOf(writeFamily(family, await byId(assets), at, names));
   },
   /** `id` is the family's own here. */
   readFamily: (file: Blob, id: string): Promise<FamilyReading> =>
@@ -33,8 +39,14 @@ const api = {
       const { family, assets } = readFamily(await bytesOf(file), () => id);
       return { ok: true, family, assets: assets.map(keptAsset) };
     }),
-  async writeAdjustments(family: Family, versionId: string, assets: readonly KeptAsset[], at: string): Promise<Blob> {
-    return zipOf(writeAdjustments(family, versionId, await byId(assets), at));
+  async writeAdjustments(
+    family: Family,
+    versionId: string,
+    assets: readonly KeptAsset[],
+    at: string,
+    names: ReadonlySet<string>,
+  ): Promise<Blob> {
+    return zipOf(writeAdjustments(family, versionId, await byId(assets), at, names));
   },
   readAdjustments: (file: Blob): Promise<AdjustmentsReading> =>
     refusedOr(async () => {
