@@ -29,6 +29,8 @@ test('handed over, every place but the desk is closed, in every tab, until the p
   await page.getByRole('link', { name: 'Learners’ desk' }).click();
   await expect(page.getByRole('heading', { name: 'Which class are you in?' })).toBeVisible();
   await expect(other.getByRole('heading', { name: 'Which class are you in?' })).toBeVisible();
+  // What was said to the teacher stands on no learner’s page.
+  await expect(page.getByText('The lock is set')).toHaveCount(0);
   const ADDRESSES = [
     '/bench/puncture/history',
     '/learners',

@@ -39,6 +39,15 @@ export const blockBase = {
   source: sourceSchema.optional(),
 };
 
+/** How much is to be written before a flap can be lifted, and whether it must be handed in. */
+export const flapAfterSchema = z.strictObject({
+  /** Letters of a typed answer; any other answer counts where there is one. */
+  letters: z.number().int().min(1).max(20),
+  handedIn: z.boolean(),
+});
+export type FlapAfter = z.infer<typeof flapAfterSchema>;
+export const ANY_ANSWER: FlapAfter = { letters: 1, handedIn: false };
+
 /** The fields every block that asks for an answer (an item) has besides. */
 export const itemBase = {
   ...blockBase,
@@ -51,6 +60,8 @@ export const itemBase = {
   optional: z.boolean().optional(),
   /** Under a cover that a learner may lift once there is an answer: to check oneself. */
   flap: z.string().max(2000).optional(),
+  /** What counts as an answer, before the flap can be lifted. */
+  flapAfter: flapAfterSchema.optional(),
   note: z.string().max(2000).optional(),
 };
 
@@ -116,15 +127,22 @@ export const learnerItemBase = {
   id: idSchema,
   prompt: z.string(),
   hint: z.string().optional(),
-  flap: z.string().optional(),
+  /** What it is lifted after; its words come with the lifting. Sheets given out before had them here. */
+  flap: z.union([flapAfterSchema, z.string()]).optional(),
 };
 
-export function learnerItem(block: { id: Id; prompt: string; hint?: string | undefined; flap?: string | undefined }) {
+export function learnerItem(block: {
+  id: Id;
+  prompt: string;
+  hint?: string | undefined;
+  flap?: string | undefined;
+  flapAfter?: FlapAfter | undefined;
+}) {
   return {
     id: block.id,
     prompt: block.prompt,
     ...(block.hint ? { hint: block.hint } : {}),
-    ...(block.flap ? { flap: block.flap } : {}),
+    ...(block.flap ? { flap: block.flapAfter ?? ANY_ANSWER } : {}),
   };
 }
 

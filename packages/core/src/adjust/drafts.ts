@@ -6,6 +6,7 @@ import { sentencesIn } from '../measure/readability';
 import { plainWords } from '../work/match-words';
 import { chooseItems, itemsWithin } from './choose-items';
 import { choicesToLeaveOut, snapshotChoices } from './fewer-choices';
+import type { Flap } from './flap';
 import { proposeHardWords } from './glossary';
 import { questionBehind } from './hint';
 import { givesAway } from './judging';
@@ -117,10 +118,11 @@ export function draftSteps(b: Block, least: number, newId: () => Id): Proposal {
   };
 }
 
-export function draftFlap(b: Block): Proposal {
+export function draftFlap(b: Block, lifts?: Flap['lifts']): Proposal {
   const keys = keyWordsOf(b);
   if (!isItem(b) || keys.length === 0) return { why: 'It has no key to stand under a flap.' };
-  return { kind: 'flap', target: b.id, text: keys.join(' / ').slice(0, 2000), was: keys };
+  const text = keys.join(' / ').slice(0, 2000);
+  return { kind: 'flap', target: b.id, text, was: keys, ...(lifts ? { lifts } : {}) };
 }
 
 export function draftStarters(b: Block, starters: readonly string[] = STARTERS): Proposal {

@@ -15,12 +15,18 @@ import {
   replacing,
 } from './adjustment';
 
+/** When a flap can be lifted: after any answer, after a few letters of one, or once it is handed in. */
+export const FLAP_AFTER = ['anything', 'few-letters', 'handed-in'] as const;
+const FEW = 3;
+
 const schema = z.object({
   ...adjustmentBase,
   kind: z.literal('flap'),
   target: idSchema,
   /** What stands under the flap. */
   text: z.string().min(1).max(2000),
+  /** What counts as an answer; where it is not said, a few letters. */
+  lifts: z.enum(FLAP_AFTER).optional(),
   /** The key when this was written. */
   was: z.array(z.string()),
 });
@@ -38,12 +44,18 @@ export const flap: AdjustmentKind<Flap> = {
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);
     if (!block || !isItem(block)) return missed(a.target, 'The question is no longer there.');
-    return replacing(block, { ...block, flap: a.text });
+    // A right answer of two letters lifts it as well.
+    const shortest = Math.min(FEW, ...keyWordsOf(block).map((k) => k.trim().length || FEW));
+    const flapAfter = {
+      letters: a.lifts === 'anything' ? 1 : Math.max(1, shortest),
+      handedIn: a.lifts === 'handed-in',
+    };
+    return replacing(block, { ...block, flap: a.text, flapAfter });
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;
     const of = block && isItem(block) ? `“${snippet(block.prompt)}”` : 'A question that the basis no longer has';
-    return `${of} has a flap to check the answer, once there is one: “${snippet(a.text, 60)}”.`;
+    return `${of} has a flap to check the answer, ${a.lifts === 'handed-in' ? 'once it is handed in' : 'once there is one'}: “${snippet(a.text, 60)}”.`;
   },
   judge: () => accommodation('The answer is seen only after the learner’s own.'),
   review(a, sheet) {

@@ -82,6 +82,16 @@ export function learnerSheet(frozen: Pick<Frozen, 'id' | 'swatch' | 'content'>):
   };
 }
 
+/** What stands under the flaps of a frozen activity, by block. It is no part of a sheet: the words come with the lifting. */
+export const flapsSchema = z.strictObject({ id: z.string().max(64), under: z.record(idSchema, z.string()) });
+export type Flaps = z.infer<typeof flapsSchema>;
+
+export function flapsOf(frozen: Pick<Frozen, 'id' | 'content'>): Flaps {
+  const blocks = frozen.content.pages.flatMap((p) => ((p.audience ?? 'learner') === 'learner' ? p.blocks : []));
+  const under = blocks.flatMap((b) => (isLearners(b) && 'flap' in b && b.flap ? [[b.id, b.flap] as const] : []));
+  return { id: frozen.id, under: Object.fromEntries(under) };
+}
+
 /** A learner's own blocks as the learner may see them. */
 export const ownForLearner = (given: Given): LearnerBlock[] =>
   (given.own ?? []).flatMap(({ block }) => (isLearners(block) ? [forLearner(block)] : []));

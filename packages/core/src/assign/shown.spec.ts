@@ -4,10 +4,12 @@ import { recordInPlace } from '../adjust/record';
 import { demoWorkspace } from '../demo/index';
 import { ageOn, personalValues } from '../learners/learner';
 import { stamp } from '../testing/random-family';
+import { mayLift } from '../work/answer';
 import { openGo } from '../work/copy';
 import { coverage } from './coverage';
 import { freeze } from './freeze';
 import { learnerPackage } from './learner-package';
+import { flapsOf } from './learner-sheet';
 import { oneByOne } from './one-by-one';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24));
@@ -41,6 +43,39 @@ describe('what a version says of the whole reaches the learner', () => {
         .flatMap((b) => (b.kind === 'multiple-choice' ? [b.options.map((o) => o.id).join()] : []))[0];
     expect(order('a.1')).toBe(order('a.1'));
     expect(new Set(['a.1', 'a.2', 'b.1', 'c.1', 'd.1'].map(order)).size).toBeGreaterThan(2);
+  });
+});
+
+describe('a flap', () => {
+  const under = 'only the flap says this';
+  const flap = (lifts?: 'anything' | 'handed-in') => ({
+    did: 'adjust' as const,
+    drafts: [{ kind: 'flap' as const, target: 'rp-q4', text: under, was: [], ...(lifts ? { lifts } : {}) }],
+  });
+  const after = (done: Done) =>
+    given(done)
+      .pages.flatMap((p) => p.blocks)
+      .flatMap((b) => (b.id === 'rp-q4' && 'flap' in b && typeof b.flap === 'object' ? [b.flap] : []))[0];
+  const typed = (text: string) => ({ kind: 'text' as const, text });
+
+  it('has its words apart from what a learner receives, to come with the lifting', () => {
+    const version = recordInPlace(pool, 'rp-core', flap(), stamp);
+    const family = { ...pool, versions: pool.versions.map((v) => (v.id === 'rp-core' ? version : v)) };
+    const frozen = freeze(family, 'rp-core', NOW);
+    expect(JSON.stringify(learnerPackage(plan, frozen))).not.toContain(under);
+    expect(flapsOf(frozen).under).toEqual({ 'rp-q4': under });
+  });
+
+  it('is lifted after what the teacher says counts as an answer', () => {
+    const [few, any, handed] = [after(flap()), after(flap('anything')), after(flap('handed-in'))];
+    if (!few || !any || !handed) throw new Error('there is no flap');
+    expect([
+      mayLift(few, typed('x'), false),
+      mayLift(few, typed('c  r'), false),
+      mayLift(few, typed('cra'), false),
+    ]).toEqual([false, false, true]);
+    expect([mayLift(any, typed('x'), false), mayLift(any, typed(' '), false)]).toEqual([true, false]);
+    expect([mayLift(handed, typed('crab'), false), mayLift(handed, typed('crab'), true)]).toEqual([false, true]);
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Family } from '../activity/family';
 import type { Frozen, HandOut } from '../assign/hand-out';
-import { type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
+import { flapsOf, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
 import { NOTHING_SAID, slipped } from '../assign/slip';
 import type { Learner, SchoolClass } from '../learners/learner';
 import { type Copy, decisionsOf, saidOf, workState } from '../work/copy';
@@ -83,6 +83,8 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
       if (!sheet) {
         sheets.set(frozen.id, (sheet = learnerSheet(frozen)));
         out.push({ in: 'sheets', id: frozen.id, put: sheet });
+        const flaps = flapsOf(frozen);
+        if (Object.keys(flaps.under).length) out.push({ in: 'flaps', id: frozen.id, put: flaps });
       }
       const copyId = `${id}.${learnerId}`;
       copies.add(copyId);

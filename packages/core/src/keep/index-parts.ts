@@ -1,6 +1,6 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
-import { type LearnerSheet, learnerSheetSchema } from '../assign/learner-sheet';
+import { type Flaps, flapsSchema, type LearnerSheet, learnerSheetSchema } from '../assign/learner-sheet';
 import { type Said, type Slip, type Slipped, slipSchema } from '../assign/slip';
 import { countIds, idsIn, packedIdsSchema, packIds } from './packed-ids';
 import { type FamilyHead, familyHeadSchema, type HandOutHead, handOutHeadSchema } from './heads';
@@ -58,6 +58,7 @@ export const indexSchemas = {
   door: doorSchema,
   slips: slipSchema,
   sheets: learnerSheetSchema,
+  flaps: flapsSchema,
 };
 export type IndexName = keyof typeof indexSchemas;
 export const INDEX_NAMES = Object.keys(indexSchemas) as IndexName[];
@@ -68,6 +69,7 @@ export interface IndexOf {
   readonly door: Door;
   readonly slips: Slip;
   readonly sheets: LearnerSheet;
+  readonly flaps: Flaps;
 }
 export type Index = { readonly [N in IndexName]: Readonly<Record<string, IndexOf[N]>> };
 
@@ -78,6 +80,7 @@ export const emptyIndex = (): Index => ({
   door: {},
   slips: {},
   sheets: {},
+  flaps: {},
 });
 
 type Whole = Exclude<IndexName, 'states' | 'slips'>;

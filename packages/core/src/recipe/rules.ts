@@ -170,7 +170,7 @@ export const ruleKinds = {
     schema: z.object({ rule: z.literal('flaps') }),
     fresh: { rule: 'flaps' },
     says: () => 'A flap to check the answer under every item with a key.',
-    run: (_, c) => ({ ...overBlocks(c, isItem, draftFlap), skipped: [] }),
+    run: (_, c) => ({ ...overBlocks(c, isItem, (b) => draftFlap(b)), skipped: [] }),
   }),
   'other-answer': kind({
     label: 'Other way to answer',

@@ -1,3 +1,4 @@
+import type { FlapAfter } from '../activity/block';
 import { z } from '../zod';
 
 const id = z.string().max(64);
@@ -61,6 +62,14 @@ export const mediaOf = (a: Answer | undefined): Of<'media'> => (a?.kind === 'med
 
 /** Ids of the assets an answer holds. */
 export const answerAssets = (a: Answer): readonly string[] => (a.kind === 'media' ? a.takes : []);
+
+/** Whether a flap may be lifted: after an answer that counts as one, and where it is to be handed in first, then. */
+export function mayLift(after: FlapAfter, answer: Answer | undefined, isHandedIn: boolean): boolean {
+  if (answerIsEmpty(answer) || (after.handedIn && !isHandedIn)) return false;
+  const written =
+    answer?.kind === 'text' ? answer.text : answer?.kind === 'values' ? Object.values(answer.values).join('') : null;
+  return written === null || written.replace(/\s/g, '').length >= after.letters;
+}
 
 /** Whether nothing was given, whatever the item: what a learner is reminded of before submitting. */
 export function answerIsEmpty(a: Answer | undefined): boolean {

@@ -120,6 +120,17 @@ export class DeskSession {
     };
   }
 
+  /** What stands under a flap; asked for when it is lifted, and let go again. */
+  async under(handOutId: string, blockId: string): Promise<string | undefined> {
+    const work = this.slipped(handOutId);
+    if (!work) return undefined;
+    return await this.parts.during(async (want) => {
+      await want('flaps', [work.sheet]);
+      const under = this.store.index().flaps[work.sheet]?.under ?? {};
+      return Object.hasOwn(under, blockId) ? under[blockId] : undefined;
+    });
+  }
+
   /** The learner's copy with these answers in its open go; the first go is begun by its first answer. */
   answered(handOutId: string, answers: DeskSheetWork['answers'], submit = false): Copy | undefined {
     const work = this.slipped(handOutId);

@@ -6,6 +6,7 @@ import {
   type Answer,
   type Comfort,
   classOf,
+  flapsOf,
   freezeFor,
   frozenFor,
   type HandOut,
@@ -34,6 +35,7 @@ import { SheetView } from './sheet-view';
         [answers]="answers()"
         [comfort]="comfort()"
         [status]="status()"
+        [under]="under"
         (answered)="try($event.id, $event.answer)"
         (submitted)="back()"
         (comfortChanged)="tried.set($event)"
@@ -81,19 +83,28 @@ export class LookAs {
     this.learner() ? `Looking as ${this.learner()?.name} – nothing is kept` : 'Looking as a learner – nothing is kept',
   );
 
-  protected readonly sheet = computed(() => {
+  /** What would be given, and to whom. */
+  private readonly looked = computed(() => {
     const plan = this.plan();
     const learner = this.learner();
     if (!plan) return this.versionAlone();
     const family = this.work.families()[plan.familyId];
     const given = frozenFor(plan, this.work.frozen(), this.learnerId() ?? '');
     const seed = `${copyIdOf(plan.id, this.learnerId() ?? '')}.1`;
-    if (given) return learnerPackage(plan, given, seed);
+    if (given) return { plan, frozen: given, seed };
     const line = plan.lines.find((l) => l.learnerId === learner?.id);
     if (!family || !learner || !line) return null;
     const values = personalValues(learner, classOf(learner.id, this.work.people()), this.clock.iso());
-    return learnerPackage(plan, freezeFor(family, line.versionId, this.clock.iso(), values), seed);
+    return { plan, frozen: freezeFor(family, line.versionId, this.clock.iso(), values), seed };
   });
+  protected readonly sheet = computed(() => {
+    const l = this.looked();
+    return l && learnerPackage(l.plan, l.frozen, l.seed);
+  });
+  protected readonly under = (blockId: string) => {
+    const l = this.looked();
+    return Promise.resolve(l ? flapsOf(l.frozen).under[blockId] : undefined);
+  };
 
   constructor() {
     effect(() => {
@@ -113,7 +124,8 @@ export class LookAs {
       listOf(this.work.families()).find((f) => f.versions.some((v) => v.id === this.versionId()));
     if (!family || !this.versionId()) return null;
     const bare = { id: 'look', title: latest(family).content.title, note: '', way: 'one-each' as const, dueAt: null };
-    return learnerPackage(bare, freezeFor(family, this.versionId() ?? null, this.clock.iso(), {}));
+    const frozen = freezeFor(family, this.versionId() ?? null, this.clock.iso(), {});
+    return { plan: bare, frozen, seed: undefined };
   }
 
   protected try(id: string, answer: Answer): void {

@@ -45,6 +45,8 @@ export class SheetView {
   /** What stands at the top: saved, submitted, looking as somebody. */
   readonly status = input('');
   readonly comment = input('');
+  /** What stands under the flap of a block. */
+  readonly under = input<(blockId: string) => Promise<string | undefined>>();
   readonly comments = input<Readonly<Record<string, string>>>({});
   readonly answered = output<{ id: string; answer: Answer }>();
   /** Whether another go can be begun, and why. */

@@ -28,6 +28,7 @@ const PAUSE_MS = 400;
         [comment]="w.comment"
         [comments]="w.comments"
         [again]="w.again"
+        [under]="under"
         (answered)="take($event.id, $event.answer)"
         (submitted)="submit()"
         (begunAgain)="beginAgain()"
@@ -44,6 +45,7 @@ export class DeskSheet {
   private readonly keeper = inject(Keeper);
   private readonly sync = inject(KeepingSync);
   private readonly router = inject(Router);
+  protected readonly under = (blockId: string) => this.session.under(this.handOutId(), blockId);
   protected readonly ready = this.session.hold(() => this.handOutId());
   protected readonly work = computed(() => this.session.of(this.handOutId()));
   /** What was written since it was last handed on, by item: it stands before what comes from elsewhere. */

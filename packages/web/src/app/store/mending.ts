@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import {
   holdersOf,
+  flapsOf,
   indexChanges,
   type IndexName,
   type IndexPatch,
@@ -49,10 +50,11 @@ export class Mending {
               say('handOuts', head.id);
             }
         }
-        if (kind === 'sheets') {
+        if (kind === 'sheets' || kind === 'flaps') {
           await want('frozen', [id]);
           const frozen = this.doc().frozen[id];
-          if (frozen) sheets.push({ in: 'sheets', id, put: learnerSheet(frozen) });
+          if (frozen && kind === 'sheets') sheets.push({ in: kind, id, put: learnerSheet(frozen) });
+          else if (frozen) sheets.push({ in: 'flaps', id, put: flapsOf(frozen) });
         }
         if (kind === 'door') for (const c of Object.keys(this.doc().classes)) say('classes', c);
       }

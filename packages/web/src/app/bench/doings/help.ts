@@ -1,6 +1,7 @@
 import {
   type Block,
   draftFlap,
+  FLAP_AFTER,
   draftGlossary,
   draftHint,
   draftStarters,
@@ -69,8 +70,24 @@ export const HELP: readonly Doing[] = [
     label: 'Flap to check',
     group: 'Help',
     suits: some(keyed),
-    fields: () => [],
-    drafts: (s) => each(s, keyed, draftFlap),
+    fields: () => [
+      {
+        name: 'lifts',
+        label: 'It can be lifted',
+        as: 'choice',
+        value: 'few-letters',
+        options: [
+          { value: 'few-letters', label: 'after an answer of a few letters or more' },
+          { value: 'anything', label: 'after anything at all' },
+          { value: 'handed-in', label: 'once the work is handed in' },
+        ],
+      },
+    ],
+    drafts: (s, v) => {
+      const lifts = FLAP_AFTER.find((l) => l === v['lifts']);
+      // A few letters are what goes without saying.
+      return each(s, keyed, (b) => draftFlap(b, lifts === 'few-letters' ? undefined : lifts));
+    },
   },
   {
     id: 'worked-example',

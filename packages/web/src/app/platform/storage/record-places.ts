@@ -43,11 +43,12 @@ const BOX_OF: Readonly<Record<Kind, BoxName>> = {
   door: 'heads',
   slips: 'bodies',
   sheets: 'bodies',
+  flaps: 'bodies',
 };
 export const boxOf = (kind: Kind): BoxName => BOX_OF[kind];
 
 /** Records that are found by the address of their content never change. */
-export const isByAddress = (kind: Kind): boolean => kind === 'frozen' || kind === 'sheets' || kind === 'assets';
+export const isByAddress = (kind: Kind): boolean => ['frozen', 'sheets', 'flaps', 'assets'].includes(kind);
 
 export const keyOf = (kind: Kind, id: string): string => `${kind}/${id}`;
 

@@ -1,6 +1,6 @@
 import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { type Answer, answerIsEmpty, type LearnerBlock } from '@lorvet/core';
+import { ANY_ANSWER, type Answer, type FlapAfter, type LearnerBlock, mayLift } from '@lorvet/core';
 import { DESK_PARTS } from './registry';
 
 /** One block as a learner sees it: the question's words, its hint when asked for, and the form of its kind. */
@@ -25,12 +25,18 @@ import { DESK_PARTS } from './registry';
       }
     }
     <ng-container *ngComponentOutlet="part(); inputs: inputs()" />
-    @if (!bare() && flap(); as under) {
-      @if (lifted()) {
-        <p class="hint" role="status">{{ under }}</p>
+    @if (!bare() && flap(); as after) {
+      @if (lifted(); as words) {
+        <p class="hint" role="status">{{ words }}</p>
       } @else {
-        <button class="btn quiet" type="button" [disabled]="!hasAnswer()" (click)="lifted.set(true)">
-          {{ hasAnswer() ? 'Lift the flap to check' : 'Answer first, then lift the flap' }}
+        <button class="btn quiet" type="button" [disabled]="!mayLift()" (click)="lift()">
+          {{
+            mayLift()
+              ? 'Lift the flap to check'
+              : after.handedIn
+                ? 'Hand it in first, then lift the flap'
+                : 'Answer first, then lift the flap'
+          }}
         </button>
       }
     }
@@ -72,6 +78,8 @@ export class LearnerBlockView {
   readonly bare = input(false);
   /** The item's number on this sheet; 0 for none. */
   readonly number = input(0);
+  /** What stands under the flap of a block: it comes with the lifting. */
+  readonly under = input<(blockId: string) => Promise<string | undefined>>();
   readonly answered = output<Answer>();
 
   protected readonly hintOpen = signal(false);
@@ -84,12 +92,17 @@ export class LearnerBlockView {
     const b = this.block();
     return 'hint' in b ? b.hint : undefined;
   });
-  protected readonly flap = computed(() => {
+  protected readonly flap = computed<FlapAfter | undefined>(() => {
     const b = this.block();
-    return 'flap' in b ? b.flap : undefined;
+    const flap = 'flap' in b ? b.flap : undefined;
+    return typeof flap === 'string' ? ANY_ANSWER : flap;
   });
-  protected readonly lifted = signal(false);
-  protected readonly hasAnswer = computed(() => !answerIsEmpty(this.answer()));
+  /** What stood under the flap, once it is lifted. */
+  protected readonly lifted = signal('');
+  protected readonly mayLift = computed(() => {
+    const after = this.flap();
+    return after !== undefined && mayLift(after, this.answer(), this.locked());
+  });
   protected readonly promptId = computed(() => `q-${this.block().id}`);
   private readonly give = (answer: Answer) => this.answered.emit(answer);
   protected readonly inputs = computed(() => ({
@@ -99,4 +112,10 @@ export class LearnerBlockView {
     labelledBy: this.promptId(),
     onAnswer: this.give,
   }));
+
+  protected async lift(): Promise<void> {
+    const b = this.block();
+    const words = 'flap' in b && typeof b.flap === 'string' ? b.flap : await this.under()?.(b.id);
+    this.lifted.set(words ?? 'Your teacher has it.');
+  }
 }
