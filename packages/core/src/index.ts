@@ -80,6 +80,7 @@ export { base64, fromBase64 } from './formats/base64';
 export { type AdjustmentFile, readAdjustments, writeAdjustments } from './formats/adjustment-file';
 export { namesPassedOn, readFamily, unsoundIn, writeFamily } from './formats/family-file';
 export * from './formats/class-list';
+export { ANSWERS_FORMAT, readAnswers, writeAnswers } from './formats/answers';
 export { placesOf, Problem } from './formats/problem';
 export { z } from './zod';
 export * from './learners/learner';

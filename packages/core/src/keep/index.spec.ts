@@ -131,7 +131,8 @@ describe('the index', () => {
           slips: Object.fromEntries(Object.entries(i.slips).filter(([, x]) => Object.keys(x.works).length > 0)),
         });
         expect(lean(index)).toEqual(lean(whole));
-        for (const id of Object.keys(whole.sheets)) expect([index.sheets[id], index.flaps[id]]).toEqual([whole.sheets[id], whole.flaps[id]]);
+        for (const id of Object.keys(whole.sheets))
+          expect([index.sheets[id], index.flaps[id]]).toEqual([whole.sheets[id], whole.flaps[id]]);
       }),
     );
   });

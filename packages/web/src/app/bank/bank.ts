@@ -26,6 +26,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
 import { ObjectiveList } from './objective-list';
+import { Latest } from '../ui/latest';
 
 const NO_FILTER: BankFilter = { subject: '', ages: '', objective: '', kind: '', source: '' };
 const PAUSE_MS = 120;
@@ -176,17 +177,20 @@ export class Bank {
     );
   }
 
+  private readonly filling = new Latest();
+  private readonly finding = new Latest();
+
   private async fill(families: Readonly<Record<string, Family>>): Promise<void> {
+    const isLast = this.filling.begin();
     const filled = await this.search.fill(families);
-    if (filled) this.choices.set(filled.choices);
+    if (filled && isLast()) this.choices.set(filled.choices);
     await this.find();
   }
 
   private async find(): Promise<void> {
-    const asked = this.query();
-    const { entries, total } = await this.search.search(asked, this.filter());
-    // A slower answer to an earlier question is not shown over a newer one.
-    if (asked !== this.query()) return;
+    const isLast = this.finding.begin();
+    const { entries, total } = await this.search.search(this.query(), this.filter());
+    if (!isLast()) return;
     this.found.set(entries);
     this.total.set(total);
   }

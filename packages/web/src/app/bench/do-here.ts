@@ -26,6 +26,7 @@ import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { afterDrawing } from '../ui/after-drawing';
 import { BenchView } from './bench-view';
 import { actName, type Doing, DOINGS, type Selection, settled, type Values } from './doings';
+import { Latest } from '../ui/latest';
 
 const GROUPS = ['Help', 'Way to answer', 'Less or other', 'More', 'How it looks', 'Time'] as const;
 const NO_WORDS: Lexicon = () => undefined;
@@ -238,12 +239,15 @@ export class DoHere {
   private last = '';
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
 
+  private readonly reading = new Latest();
+
   /** Opens one of the doings, by its id where a shortcut or the palette asks for it. */
   start(d: Doing): void {
     this.values.set(Object.fromEntries(d.fields(this.selection()).map((f) => [f.name, f.value])));
     this.open.set(d);
+    const isLast = this.reading.begin();
     if (d.id === 'glossary')
-      void this.words.lexicon(this.selection().pages).then((lexicon) => this.lexicon.set(lexicon));
+      void this.words.lexicon(this.selection().pages).then((lexicon) => isLast() && this.lexicon.set(lexicon));
   }
 
   protected value(name: string): string {

@@ -21,6 +21,7 @@ import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 import { BenchView } from './bench-view';
+import { Latest } from '../ui/latest';
 
 /** Recipes: run one on this version after seeing what it would do; keep this version's adjustments as one. */
 @Component({
@@ -151,11 +152,16 @@ export class RecipeBox {
     return !SHIPPED_RECIPES.includes(r);
   }
 
+  private readonly choosing = new Latest();
+
   protected async choose(r: Recipe): Promise<void> {
     const family = this.view.family();
     const version = this.view.version();
     if (!family || !version) return;
+    const isLast = this.choosing.begin();
     const lexicon = await this.words.lexicon(derive(family, version.id).content.pages);
+    // The version may have changed meanwhile, or another recipe may have been pressed.
+    if (!isLast() || this.view.family() !== family) return;
     const stamp = { at: this.clock.iso(), author: 'Teacher', newId: () => this.clock.newId() };
     this.chosen.set(r);
     this.run.set(runRecipe(family, version.id, r, stamp, lexicon));

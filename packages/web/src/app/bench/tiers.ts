@@ -26,6 +26,7 @@ import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
 import { numbersOf } from './bench-view';
+import { Latest } from '../ui/latest';
 
 const MOST = 3;
 const FIRST_ROWS = 10;
@@ -130,9 +131,13 @@ export class Tiers {
     void this.router.navigate(['/bench', this.familyId(), versions[0]?.id]);
   }
 
+  private readonly drafting = new Latest();
+
   private async draft(family: Family | undefined, recipes: readonly Recipe[]): Promise<void> {
     if (!family) return;
+    const isLast = this.drafting.begin();
     const lexicon = await this.words.lexicon(latest(family).content.pages);
+    if (!isLast()) return;
     const stamp = { at: this.clock.iso(), author: 'Teacher', newId: () => this.clock.newId() };
     const drafts: Version[] = [];
     let trial = family;

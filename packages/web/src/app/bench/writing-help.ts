@@ -11,6 +11,7 @@ import {
 } from '@angular/core';
 import { plainRich, readability, sentencesIn, wordsIn } from '@lorvet/core';
 import { Words } from '../platform/words';
+import { Latest } from '../ui/latest';
 
 /** A sentence of more words than this is marked as long. */
 const LONG = 14;
@@ -121,7 +122,11 @@ export class WritingHelp {
     });
   }
 
+  private readonly looking = new Latest();
+
   private async look(hard: readonly string[]): Promise<void> {
-    this.hard.set(await Promise.all(hard.map(async (word) => ({ word, simpler: await this.words.simpler(word) }))));
+    const isLast = this.looking.begin();
+    const found = await Promise.all(hard.map(async (word) => ({ word, simpler: await this.words.simpler(word) })));
+    if (isLast()) this.hard.set(found);
   }
 }

@@ -2,6 +2,7 @@ import { signal } from '@angular/core';
 import { type Intake, IntakeProblem } from '../platform/intake';
 import { Stopped } from '../platform/workers/task';
 import type { KeptAsset } from '../platform/storage/kept-asset';
+import { Latest } from '../ui/latest';
 
 /** Longer side of the page under review, in pixels. */
 const LARGE = 900;
@@ -59,11 +60,16 @@ export class PdfPages {
     return await this.intake.pagePicture(n);
   }
 
+  private readonly enlarging = new Latest();
+
   async enlarge(n: number): Promise<void> {
     if (!this.here() || this.large()?.n === n) return;
     try {
       await this.reopen();
-      const url = URL.createObjectURL(await this.intake.thumb(n, LARGE));
+      const isLast = this.enlarging.begin();
+      const picture = await this.intake.thumb(n, LARGE);
+      if (!isLast()) return;
+      const url = URL.createObjectURL(picture);
       this.forgetLarge();
       this.large.set({ n, url });
     } catch {

@@ -36,6 +36,8 @@ export interface DeskSheetWork {
   readonly locked: boolean;
   /** Whether another go can be begun: the teacher asked for it, or some are left. */
   readonly again: 'asked' | 'left' | null;
+  /** Numbers of the goes there are; earlier ones can be looked at. */
+  readonly goes: readonly number[];
   /** What the teacher said to the last go that was answered. */
   readonly comment: string;
   readonly comments: Readonly<Record<string, string>>;
@@ -96,7 +98,8 @@ export class DeskSession {
       .sort((a, b) => openedAt(b.work).localeCompare(openedAt(a.work))),
   );
 
-  of(handOutId: string): DeskSheetWork | undefined {
+  /** `look` is the number of an earlier go that is looked at, and not written in. */
+  of(handOutId: string, look?: number): DeskSheetWork | undefined {
     const work = this.slipped(handOutId);
     const sheet = work && this.store.index().sheets[work.sheet];
     if (!work || !sheet) return undefined;
@@ -106,18 +109,26 @@ export class DeskSession {
     if (state === 'not open yet') return undefined;
     const { decisions, comment, comments } = work.said;
     const last = copy?.goes.at(-1);
+    const earlier = copy?.goes.find((g) => g.n === look && g !== last);
     const open = openGo(copy, decisions, work.goes ?? undefined);
-    const go = last?.n ?? 1;
+    const go = earlier?.n ?? last?.n ?? 1;
     return {
       sheet: packageOf(handOutId, work, sheet, `${id}.${go}`),
       state,
       go,
-      answers: last?.answers ?? {},
-      locked: work.way === 'to-read' || open === undefined || open === 'next',
-      again: work.way === 'to-read' || open !== 'next' ? null : decisions[go] === 'another go' ? 'asked' : 'left',
-      comment,
-      comments,
+      answers: (earlier ?? last)?.answers ?? {},
+      goes: copy?.goes.map((g) => g.n) ?? [],
+      locked: earlier !== undefined || work.way === 'to-read' || open === undefined || open === 'next',
+      again:
+        earlier || work.way === 'to-read' || open !== 'next' ? null : decisions[go] === 'another go' ? 'asked' : 'left',
+      comment: earlier ? '' : comment,
+      comments: earlier ? {} : comments,
     };
+  }
+
+  /** The learner's own copy as it is in memory, kept or not. */
+  kept(handOutId: string): Copy | undefined {
+    return this.store.copies()[copyIdOf(handOutId, this.learnerId())];
   }
 
   /** What stands under a flap; asked for when it is lifted, and let go again. */

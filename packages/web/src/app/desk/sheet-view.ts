@@ -21,6 +21,9 @@ import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { ComfortSettings, comfortStyle, withPrint } from './comfort';
 
+/** Why what a learner wrote is not kept: no room, the browser cannot write, or it cannot be kept as it is. */
+export type Trouble = 'full' | 'failing' | 'refused' | null;
+
 /** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
 @Component({
   selector: 'lv-sheet-view',
@@ -52,6 +55,16 @@ export class SheetView {
   /** Whether another go can be begun, and why. */
   readonly again = input<'asked' | 'left' | null>(null);
   readonly begunAgain = output();
+  /** Numbers of the goes there are, and the one that is shown. */
+  readonly goes = input<readonly number[]>([]);
+  readonly go = input(1);
+  readonly goChosen = output<number>();
+  /** Why what was written is not kept. */
+  readonly trouble = input<Trouble>(null);
+  /** Whether the field that is written in has no more room. */
+  readonly isFull = input(false);
+  readonly triedAgain = output();
+  readonly filed = output();
   readonly submitted = output();
   readonly comfortChanged = output<Comfort>();
   readonly left = output();

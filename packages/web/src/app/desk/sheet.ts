@@ -1,13 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router } from '@angular/router';
-import type { Answer, Comfort } from '@lorvet/core';
+import { type Answer, type Comfort, writeAnswers } from '@lorvet/core';
+import { Clock } from '../platform/clock';
+import { download } from '../platform/download';
 import { sayOnLeaving } from '../platform/leaving';
 import { Keeper } from '../platform/storage/keeper';
 import { DeskActions } from '../store/actions';
 import { KeepingSync } from '../store/keeping-sync';
 import { WorkspaceStore } from '../store/workspace';
+import { Full } from '../ui/full';
 import { DeskSession } from './desk-session';
-import { SheetView } from './sheet-view';
+import { SheetView, type Trouble } from './sheet-view';
 
 const PAUSE_MS = 400;
 
@@ -28,6 +31,13 @@ const PAUSE_MS = 400;
         [comment]="w.comment"
         [comments]="w.comments"
         [again]="w.again"
+        [goes]="w.goes"
+        [go]="w.go"
+        [trouble]="trouble()"
+        [isFull]="isFull()"
+        (goChosen)="look($event)"
+        (triedAgain)="keeper.tryAgain()"
+        (filed)="toFile()"
         [under]="under"
         (answered)="take($event.id, $event.answer)"
         (submitted)="submit()"
@@ -42,22 +52,39 @@ export class DeskSheet {
   readonly handOutId = input.required<string>();
   protected readonly session = inject(DeskSession);
   private readonly store = inject(WorkspaceStore);
-  private readonly keeper = inject(Keeper);
+  protected readonly keeper = inject(Keeper);
   private readonly sync = inject(KeepingSync);
   private readonly router = inject(Router);
   protected readonly under = (blockId: string) => this.session.under(this.handOutId(), blockId);
   protected readonly ready = this.session.hold(() => this.handOutId());
-  protected readonly work = computed(() => this.session.of(this.handOutId()));
+  /** The earlier go that is looked at. */
+  private readonly looked = signal<number | undefined>(undefined);
+  protected readonly work = computed(() => this.session.of(this.handOutId(), this.looked()));
   /** What was written since it was last handed on, by item: it stands before what comes from elsewhere. */
   private readonly written = signal<Readonly<Record<string, Answer>>>({});
-  protected readonly answers = computed(() => ({ ...this.work()?.answers, ...this.written() }));
+  protected readonly answers = computed(() =>
+    this.looked() ? (this.work()?.answers ?? {}) : { ...this.work()?.answers, ...this.written() },
+  );
   private readonly isDirty = computed(() => Object.keys(this.written()).length > 0);
   private timer: ReturnType<typeof setTimeout> | undefined;
+
+  /** Why what was written is not kept. */
+  protected readonly trouble = computed<Trouble>(() => {
+    const failed = this.keeper.failed();
+    if (failed) return failed === 'QuotaExceededError' ? 'full' : 'failing';
+    return this.keeper.refused().length ? 'refused' : null;
+  });
+  /** Whether the field that is written in has no more room. */
+  protected readonly isFull = computed(() => this.full.field() !== null);
+  private readonly full = inject(Full);
+  private readonly clock = inject(Clock);
 
   protected readonly status = computed(() => {
     const w = this.work();
     if (!w) return '';
     if (w.sheet.way === 'to-read') return 'To read';
+    if (this.looked()) return `Go ${w.go}, to look at`;
+    if (this.trouble()) return 'Not saved yet';
     // “Submitted” is said only once it is written.
     if (!this.keeper.saved()) return 'Saving …';
     const { goes } = w.sheet.show;
@@ -73,6 +100,23 @@ export class DeskSheet {
         untracked(() => void this.router.navigate(['/desk/work'], { replaceUrl: true }));
     });
     sayOnLeaving(() => this.save());
+    // It is said here, and not to the teacher who comes after.
+    inject(DestroyRef).onDestroy(() => this.full.field.set(null));
+  }
+
+  protected look(go: number): void {
+    this.save();
+    this.looked.set(go === this.work()?.goes.at(-1) ? undefined : go);
+  }
+
+  /** The answers as a file, for the teacher: the browser has no room for them. */
+  protected toFile(): void {
+    this.save();
+    const copy = this.session.kept(this.handOutId());
+    const w = this.work();
+    if (!copy || !w) return;
+    const name = `${w.sheet.title} ${this.session.learner()?.name ?? ''}`.replace(/[^\p{L}\p{N}]+/gu, '-');
+    download(new Blob([writeAnswers(copy, this.clock.iso())], { type: 'application/json' }), `${name}.answers.json`);
   }
 
   protected take(id: string, answer: Answer): void {
@@ -99,6 +143,7 @@ export class DeskSheet {
   }
 
   protected beginAgain(): void {
+    this.looked.set(undefined);
     const copy = this.session.begunAgain(this.handOutId());
     if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
   }

@@ -9,11 +9,12 @@ import { LockPanel } from './lock-panel';
 import { RemovedThings } from './removed-things';
 import { SetAside } from './set-aside';
 import { Storage } from './storage';
+import { TakeAnswers } from './take-answers';
 
 /** What is kept: out as a file and in again, what was removed or set aside, and how much room there is. */
 @Component({
   selector: 'lv-keeping',
-  imports: [Backups, BeginAnew, LockPanel, RemovedThings, SetAside, Storage],
+  imports: [Backups, BeginAnew, LockPanel, RemovedThings, SetAside, Storage, TakeAnswers],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './keeping.html',
   styles: `
@@ -34,6 +35,7 @@ import { Storage } from './storage';
     }
     lv-lock-panel,
     lv-removed-things,
+    lv-take-answers,
     lv-set-aside {
       width: 100%;
     }

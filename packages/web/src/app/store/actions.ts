@@ -121,6 +121,8 @@ export const DeskActions = createActionGroup({
   source: 'Desk',
   events: {
     'Copy saved': props<{ copy: Copy }>(),
+    /** By the teacher, from a file that the desk saved. */
+    'Copy brought': props<{ copy: Copy; title: string }>(),
     'Media kept': props<{ asset: KeptAsset }>(),
     'Comfort saved': props<{ learnerId: Id; comfort: Comfort }>(),
   },

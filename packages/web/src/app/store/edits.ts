@@ -149,6 +149,10 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
 
   edit(DeskActions.copySaved, { run: (doc, { copy }) => put(doc, 'copies', copy) }),
+  edit(DeskActions.copyBrought, {
+    run: (doc, { copy }) => put(doc, 'copies', copy),
+    label: (a) => `answers of ${a.title} from a file`,
+  }),
   edit(DeskActions.comfortSaved, {
     run: (doc, { learnerId, comfort }) => put(doc, 'comforts', { id: learnerId, comfort }),
   }),

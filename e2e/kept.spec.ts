@@ -1,0 +1,125 @@
+import { expect, type Page, test } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
+import { kept, openDemo, reload, sayYes, sitDown, startEmpty } from './helpers';
+
+/** The browser's storage takes nothing any more, or again. */
+const fill = (page: Page, on: boolean) =>
+  page.evaluate((full) => {
+    const store = IDBObjectStore.prototype as unknown as { put: unknown; real?: unknown };
+    store.real ??= store.put;
+    store.put = full
+      ? () => {
+          throw new DOMException('full', 'QuotaExceededError');
+        }
+      : store.real;
+  }, on);
+
+test('at a desk whose storage is full nothing is said to be saved, and the answers come out as a file and in again', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await sitDown(page, 'Heron class', 'Corin B.');
+  await page.getByRole('link', { name: /Rock-pool survey/ }).click();
+  const field = page.getByRole('textbox').first();
+  await field.waitFor();
+  await fill(page, true);
+  await field.fill('fish and bread');
+  await expect(page.getByRole('alert')).toContainText('Your work is not saved yet. It is still here');
+  await expect(page.getByRole('alert')).toContainText('This computer has no room left.');
+  await expect(page.getByText('Not saved yet', { exact: true })).toBeVisible();
+  await expect(page.getByText('Saved', { exact: true })).toHaveCount(0);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save my answers as a file' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('Rock-pool-survey-Corin-B-.answers.json');
+  const text = await readFile(await file.path(), 'utf8');
+  expect(text).toContain('fish and bread');
+
+  // There is room again: it is written by itself, without another letter.
+  await fill(page, false);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('textbox').first()).toHaveValue('fish and bread');
+
+  // The file finds its way to the teacher as well, and one that is none says so.
+  await page.getByRole('textbox').first().fill('bread alone');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.goto('/keeping');
+  const take = page.getByLabel('File of answers');
+  await take.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"kind":"x"}') });
+  await expect(page.getByRole('alert').filter({ hasText: 'x.json cannot be taken in' })).toBeVisible();
+  await take.setInputFiles({ name: 'a.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await expect(page.getByText(/\d answers? of Corin B\. taken in/)).toBeVisible();
+  await kept(page);
+  await sitDown(page, 'Heron class', 'Corin B.');
+  await page.getByRole('link', { name: /Rock-pool survey/ }).click();
+  await expect(page.getByRole('textbox').first()).toHaveValue('fish and bread');
+});
+
+test('a hand-out with work asks before it goes, waits under Keeping, and comes back whole after a reload', async ({
+  page,
+}) => {
+  await openDemo(page, '/hand-outs');
+  const row = page.getByRole('row', { name: /Rock-pool survey/ });
+  const said = await row.getByText(/\d+ submitted/).textContent();
+  await row.getByRole('button', { name: /^Remove hand-out/ }).click();
+  await expect(page.getByRole('alertdialog').last()).toContainText(/submitted/);
+  await sayYes(page, /^Remove/);
+  await expect(row).toBeHidden();
+  await reload(page);
+  await page.goto('/keeping');
+  const removed = page.getByRole('listitem').filter({ hasText: 'Rock-pool survey' });
+  await removed.getByRole('button', { name: /^Put back/ }).click();
+  await kept(page);
+  await page.goto('/hand-outs');
+  await expect(row.getByText(said ?? '')).toBeVisible();
+});
+
+test('a file of 450 paragraphs is divided and said to be, a long title ends where titles end, and both are there after a reload', async ({
+  page,
+}) => {
+  await startEmpty(page);
+  await page.goto('/bring-in');
+  const paragraphs = Array.from({ length: 450 }, (_, i) => `Paragraph ${i + 1} of a long walk along the shore.`);
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'walk.md', mimeType: 'text/markdown', buffer: Buffer.from(paragraphs.join('\n\n')) });
+  await expect(page.getByText('Page 1 has 450 parts: it is divided into 2.')).toBeVisible();
+  await page.getByLabel('Title').fill('walk');
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.waitForURL('**/bench/**');
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  await reload(page);
+  await expect(page.getByText('Paragraph 1 of a long walk').first()).toBeVisible();
+  await page.goto('/shelf');
+  await expect(page.getByRole('link', { name: 'walk' }).first()).toBeVisible();
+});
+
+test('words typed and left within a moment are there: a choice and its key, a gap, a needs card', async ({ page }) => {
+  await openDemo(page, '/bench/rock-pool');
+  const choice = page.locator('[data-block="rp-q1"]');
+  for (const [i, pause] of [0, 20, 100].entries()) {
+    await choice.getByRole('button', { name: /^Choice 2/ }).click();
+    const field = page.locator('lv-words textarea:focus, lv-words input:focus');
+    await field.pressSequentially(` x${i}`, { delay: 0 });
+    await page.waitForTimeout(pause);
+    await choice
+      .getByRole('checkbox', { name: /^Key/ })
+      .or(choice.getByRole('radio', { name: /^Key/ }))
+      .first()
+      .click();
+    await expect(choice.getByRole('button', { name: /^Choice 2/ })).toContainText(`x${i}`);
+  }
+  await page.goto('/learners');
+  await page.getByRole('button', { name: 'Jory S.' }).click();
+  const card = page.getByRole('complementary', { name: 'Needs card' });
+  await card.getByLabel('Goals, one a line').pressSequentially('reads signs', { delay: 0 });
+  await page.getByRole('button', { name: 'Kerra L.' }).click();
+  await expect(card.getByLabel('Goals, one a line')).not.toHaveValue(/reads signs/);
+  await reload(page);
+  await page.getByRole('button', { name: 'Jory S.' }).click();
+  await expect(card.getByLabel('Goals, one a line')).toHaveValue(/reads signs/);
+});
