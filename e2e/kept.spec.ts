@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { kept, openDemo, reload, sayYes, sitDown, startEmpty } from './helpers';
+import { kept, openDemo, reload, sayYes, sitDown, startEmpty, watchErrors } from './helpers';
 
 /** The browser's storage takes nothing any more, or again. */
 const fill = (page: Page, on: boolean) =>
@@ -63,7 +63,7 @@ test('a hand-out with work asks before it goes, waits under Keeping, and comes b
 }) => {
   await openDemo(page, '/hand-outs');
   const row = page.getByRole('row', { name: /Rock-pool survey/ });
-  const said = await row.getByText(/\d+ submitted/).textContent();
+  const said = await row.getByText(/\d submitted/).textContent();
   await row.getByRole('button', { name: /^Remove hand-out/ }).click();
   await expect(page.getByRole('alertdialog').last()).toContainText(/submitted/);
   await sayYes(page, /^Remove/);
@@ -80,6 +80,11 @@ test('a hand-out with work asks before it goes, waits under Keeping, and comes b
 test('a file of 450 paragraphs is divided and said to be, a long title ends where titles end, and both are there after a reload', async ({
   page,
 }) => {
+  // Nothing of the page asks for what its policy forbids.
+  await page.addInitScript(() => {
+    document.addEventListener('securitypolicyviolation', (e) => console.error(`policy: ${e.violatedDirective}`));
+  });
+  const errors = watchErrors(page);
   await startEmpty(page);
   await page.goto('/bring-in');
   const paragraphs = Array.from({ length: 450 }, (_, i) => `Paragraph ${i + 1} of a long walk along the shore.`);
@@ -96,6 +101,18 @@ test('a file of 450 paragraphs is divided and said to be, a long title ends wher
   await expect(page.getByText('Paragraph 1 of a long walk').first()).toBeVisible();
   await page.goto('/shelf');
   await expect(page.getByRole('link', { name: 'walk' }).first()).toBeVisible();
+  // Names that every object has are no places.
+  for (const [address, leads] of [
+    ['/bench/constructor', /\/bench/],
+    ['/hand-outs/toString', /\/hand-outs$/],
+    ['/marking/__proto__', /\/marking$/],
+    ['/desk/work/constructor', /\/desk$/],
+  ] as const) {
+    await page.goto(address);
+    await expect(page).toHaveURL(leads);
+    await expect(page.locator('h1, h2').first()).toBeVisible();
+  }
+  expect(errors).toEqual([]);
 });
 
 test('words typed and left within a moment are there: a choice and its key, a gap, a needs card', async ({ page }) => {

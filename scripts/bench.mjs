@@ -6,10 +6,11 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { benchInBrowser } from './bench-browser.mjs';
+import { benchKeeping } from './bench-keeping.mjs';
 import { benchTerm } from './bench-term.mjs';
 import { build, install, root } from './steps.mjs';
 
-const ALL = ['core', 'browser', 'term'];
+const ALL = ['core', 'browser', 'term', 'keeping'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((w) => !ALL.includes(w));
 if (unknown.length) {
@@ -52,6 +53,10 @@ if (does('term')) {
   ])
     console.log(`${name}: ${(await run('term', files[name], times)).trim()} answers`);
   rows.push(...(await benchTerm(files)));
+}
+if (does('keeping')) {
+  build();
+  rows.push(...(await benchKeeping()));
 }
 console.table(rows);
 writeFileSync(join(root, 'docs/bench.json'), `${JSON.stringify(rows, null, 2)}\n`);

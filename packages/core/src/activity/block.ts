@@ -39,14 +39,14 @@ export const blockBase = {
   source: sourceSchema.optional(),
 };
 
-/** How much is to be written before a flap can be lifted, and whether it must be handed in. */
+/** How much is to be written before a flap can be lifted, and whether it must be submitted. */
 export const flapAfterSchema = z.strictObject({
   /** Letters of a typed answer; any other answer counts where there is one. */
   letters: z.number().int().min(1).max(20),
-  handedIn: z.boolean(),
+  submitted: z.boolean(),
 });
 export type FlapAfter = z.infer<typeof flapAfterSchema>;
-export const ANY_ANSWER: FlapAfter = { letters: 1, handedIn: false };
+export const ANY_ANSWER: FlapAfter = { letters: 1, submitted: false };
 
 /** The fields every block that asks for an answer (an item) has besides. */
 export const itemBase = {

@@ -15,8 +15,8 @@ import {
   replacing,
 } from './adjustment';
 
-/** When a flap can be lifted: after any answer, after a few letters of one, or once it is handed in. */
-export const FLAP_AFTER = ['anything', 'few-letters', 'handed-in'] as const;
+/** When a flap can be lifted: after any answer, after a few letters of one, or once it is submitted. */
+export const FLAP_AFTER = ['anything', 'few-letters', 'submitted'] as const;
 const FEW = 3;
 
 const schema = z.object({
@@ -48,14 +48,14 @@ export const flap: AdjustmentKind<Flap> = {
     const shortest = Math.min(FEW, ...keyWordsOf(block).map((k) => k.trim().length || FEW));
     const flapAfter = {
       letters: a.lifts === 'anything' ? 1 : Math.max(1, shortest),
-      handedIn: a.lifts === 'handed-in',
+      submitted: a.lifts === 'submitted',
     };
     return replacing(block, { ...block, flap: a.text, flapAfter });
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;
     const of = block && isItem(block) ? `“${snippet(block.prompt)}”` : 'A question that the basis no longer has';
-    return `${of} has a flap to check the answer, ${a.lifts === 'handed-in' ? 'once it is handed in' : 'once there is one'}: “${snippet(a.text, 60)}”.`;
+    return `${of} has a flap to check the answer, ${a.lifts === 'submitted' ? 'once it is submitted' : 'once there is one'}: “${snippet(a.text, 60)}”.`;
   },
   judge: () => accommodation('The answer is seen only after the learner’s own.'),
   review(a, sheet) {

@@ -34,7 +34,7 @@ export const learnerSheetSchema = z.strictObject({
   id: z.string().max(64),
   swatch: swatchSchema,
   show: sheetShowSchema,
-  /** Days after the due date of the hand-out that this sheet may still be handed in. */
+  /** Days after the due date of the hand-out that this sheet may still be submitted. */
   days: z.number().int(),
   /** Ids of the blocks whose pieces and choices come in another order for each learner and go. */
   mix: z.array(idSchema),

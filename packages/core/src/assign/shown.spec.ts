@@ -48,7 +48,7 @@ describe('what a version says of the whole reaches the learner', () => {
 
 describe('a flap', () => {
   const under = 'only the flap says this';
-  const flap = (lifts?: 'anything' | 'handed-in') => ({
+  const flap = (lifts?: 'anything' | 'submitted') => ({
     did: 'adjust' as const,
     drafts: [{ kind: 'flap' as const, target: 'rp-q4', text: under, was: [], ...(lifts ? { lifts } : {}) }],
   });
@@ -67,7 +67,7 @@ describe('a flap', () => {
   });
 
   it('is lifted after what the teacher says counts as an answer', () => {
-    const [few, any, handed] = [after(flap()), after(flap('anything')), after(flap('handed-in'))];
+    const [few, any, handed] = [after(flap()), after(flap('anything')), after(flap('submitted'))];
     if (!few || !any || !handed) throw new Error('there is no flap');
     expect([
       mayLift(few, typed('x'), false),

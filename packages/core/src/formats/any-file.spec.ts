@@ -6,6 +6,7 @@ import { readCase, readObjectivesCsv } from '../bank/objectives';
 import { demoWorkspace } from '../demo/index';
 import { derive } from '../derive/derive';
 import { readHtml } from '../intake/html';
+import { acceptedPages } from '../intake/accept';
 import { propose, setApart } from '../intake/propose';
 import { mapQuestions, readQuestionTable } from '../intake/question-list';
 import { readRecipe, writeRecipe } from '../recipe/recipe';
@@ -18,6 +19,7 @@ import { mapClassList, readClassTable } from './class-list';
 import { readFamily, unsoundIn, writeFamily } from './family-file';
 import { Problem } from './problem';
 import { readQtiPackage, writeQtiPackage } from './qti/package';
+import { wordFile } from './zip';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24));
 const bus = demo.families['right-bus'] as Family;
@@ -168,6 +170,15 @@ describe('whatever a file holds, it is taken whole or refused in words', () => {
     );
   });
 
+  it('a Word document that is made to fill the machine is refused before it is unpacked, any other is there whole', () => {
+    const xml = strToU8('<w:document/>');
+    expect(unzipSync(new Uint8Array(wordFile(zipSync({ 'word/document.xml': xml }))))).toEqual({
+      'word/document.xml': xml,
+    });
+    const bomb = zipSync({ 'word/document.xml': new Uint8Array(30_000_000) });
+    expect(() => wordFile(bomb)).toThrow(/made to fill the machine/);
+  });
+
   // A pattern that tries each of them again would take minutes here; the time limit of a test is what fails.
   it.each(['.', ' ', '_', '1', 'A. ', '( ', ',', '\n', '…', '*', '_ ', '1 A ', 'then ', '\t', '-', '<b>', '&amp;'])(
     'twenty thousand of “%s” are read in every text',
@@ -177,4 +188,22 @@ describe('whatever a file holds, it is taken whole or refused in words', () => {
           takenOrRefused(() => read(text));
     },
   );
+
+  it('what has no room is cut or divided, and said to be', () => {
+    const long = `<p>${'word '.repeat(5000)}</p><p>1. ${'Why '.repeat(1200)}?</p>`;
+    const read = propose(readHtml(long, 'x').material, newId);
+    expect(read.cut?.join()).toMatch(/20000 of 24999 letters have room.*4000 of 4\d{3} letters have room/s);
+    const many = propose(readHtml('<p>One more.</p>'.repeat(900), 'x').material, newId);
+    expect(many.cut).toEqual(['Page 1 has 900 parts: it is divided into 3.']);
+    const [page] = many.pages;
+    const choice = {
+      n: 1,
+      as: 'blocks' as const,
+      audience: 'learner' as const,
+      accepted: new Set(page?.proposals.map((x) => x.id)),
+    };
+    const pages = acceptedPages(many, [choice], new Map(), 'x', newId);
+    expect(pages.map((x) => x.blocks.length)).toEqual([400, 400, 100]);
+    expect(new Set(pages.map((x) => x.id)).size).toBe(3);
+  });
 });

@@ -63,9 +63,9 @@ export const mediaOf = (a: Answer | undefined): Of<'media'> => (a?.kind === 'med
 /** Ids of the assets an answer holds. */
 export const answerAssets = (a: Answer): readonly string[] => (a.kind === 'media' ? a.takes : []);
 
-/** Whether a flap may be lifted: after an answer that counts as one, and where it is to be handed in first, then. */
-export function mayLift(after: FlapAfter, answer: Answer | undefined, isHandedIn: boolean): boolean {
-  if (answerIsEmpty(answer) || (after.handedIn && !isHandedIn)) return false;
+/** Whether a flap may be lifted: after an answer that counts as one, and where it is to be submitted first, then. */
+export function mayLift(after: FlapAfter, answer: Answer | undefined, isSubmitted: boolean): boolean {
+  if (answerIsEmpty(answer) || (after.submitted && !isSubmitted)) return false;
   const written =
     answer?.kind === 'text' ? answer.text : answer?.kind === 'values' ? Object.values(answer.values).join('') : null;
   return written === null || written.replace(/\s/g, '').length >= after.letters;

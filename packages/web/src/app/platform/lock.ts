@@ -157,7 +157,7 @@ export class Lock {
   async sits(learnerId: string, code: readonly CodePicture[]): Promise<Tried> {
     return await this.tried(
       learnerId,
-      (k) => Promise.resolve(Object.hasOwn(k.codes, learnerId) && k.codes[learnerId]?.join() === code.join()),
+      (k) => Promise.resolve(Object.hasOwn(k.codes, learnerId) && String(k.codes[learnerId]) === String(code)),
       (k) => k,
     );
   }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Id, latest, learnersWith, namesPassedOn, plainWords } from '@lorvet/core';
+import { familySchema, type Id, latest, learnersWith, namesPassedOn, overfull, plainWords } from '@lorvet/core';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
@@ -78,6 +78,8 @@ export class Shelf {
         .filter(Boolean),
     };
     const family = newFamily(begun, this.clock.iso(), 'Teacher', () => this.clock.newId());
+    const full = overfull(familySchema, family);
+    if (full) return this.notice.cannot(full);
     this.work.dispatch(ShelfActions.familyAdded({ family, label: `new “${begun.title}”` }));
     this.beginning.set(false);
     void this.router.navigate(['/bench', family.id]);

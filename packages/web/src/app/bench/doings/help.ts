@@ -79,7 +79,7 @@ export const HELP: readonly Doing[] = [
         options: [
           { value: 'few-letters', label: 'after an answer of a few letters or more' },
           { value: 'anything', label: 'after anything at all' },
-          { value: 'handed-in', label: 'once the work is handed in' },
+          { value: 'submitted', label: 'once the work is submitted' },
         ],
       },
     ],

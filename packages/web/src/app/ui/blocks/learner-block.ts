@@ -33,8 +33,8 @@ import { DESK_PARTS } from './registry';
           {{
             mayLift()
               ? 'Lift the flap to check'
-              : after.handedIn
-                ? 'Hand it in first, then lift the flap'
+              : after.submitted
+                ? 'Submit first, then lift the flap'
                 : 'Answer first, then lift the flap'
           }}
         </button>
