@@ -33,7 +33,9 @@ test('a family goes out for others and comes in again, and a file that is none c
   await openDemo(page, '/shelf');
   await page.getByRole('button', { name: 'Save Rock-pool survey to a file' }).click();
   // A note to teachers in it speaks of two learners: that is said before.
-  await expect(page.getByRole('alertdialog', { name: 'Names of learners' })).toContainText('Brannoc, in “Show the tray');
+  await expect(page.getByRole('alertdialog', { name: 'Names of learners' })).toContainText(
+    'Brannoc, in “Show the tray',
+  );
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save it as it is' }).click(),

@@ -82,7 +82,9 @@ test('a file of 450 paragraphs is divided and said to be, a long title ends wher
 }) => {
   // Nothing of the page asks for what its policy forbids.
   await page.addInitScript(() => {
-    document.addEventListener('securitypolicyviolation', (e) => console.error(`policy: ${e.violatedDirective}`));
+    document.addEventListener('securitypolicyviolation', (e) => {
+      throw new Error(`forbidden by the policy: ${e.violatedDirective}`);
+    });
   });
   const errors = watchErrors(page);
   await startEmpty(page);

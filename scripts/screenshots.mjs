@@ -83,7 +83,38 @@ const VIEWS = {
     },
   },
   marking: { path: '/marking/h-survey', act: (p) => p.locator('[data-cell="2-0"]').click() },
-  keeping: { path: '/keeping' },
+  keeping: {
+    path: '/hand-outs',
+    act: async (p) => {
+      await p.getByRole('button', { name: 'Remove hand-out Rock-pool survey' }).click();
+      await p
+        .getByRole('alertdialog')
+        .getByRole('button', { name: /^Remove/ })
+        .click();
+      await p.getByText('All kept').waitFor();
+      // One record as a damaged disk might leave it.
+      await p.evaluate(async () => {
+        const all = await indexedDB.databases();
+        const name = all.find((d) => d.name.startsWith('lorvet-') && d.name.endsWith('-heads')).name;
+        await new Promise((done) => {
+          const open = indexedDB.open(name);
+          open.onsuccess = () => {
+            const write = open.result.transaction('records', 'readwrite');
+            const store = write.objectStore('records');
+            store.put({ format: 4, rev: 1, place: 1, data: { id: 'l-kerra', name: 7 } }, 'learners/l-kerra');
+            write.oncomplete = () => {
+              open.result.close();
+              done();
+            };
+          };
+        });
+      });
+      await p.goto(p.url().replace('/hand-outs', '/keeping'));
+      await p.getByRole('heading', { name: 'Removed things' }).waitFor();
+      await p.getByRole('heading', { name: 'Set aside' }).waitFor();
+      await p.locator('lv-take-answers').evaluate((e) => e.scrollIntoView());
+    },
+  },
   'bench-dark': { path: '/bench/rock-pool/rp-sup', dark: true },
 };
 

@@ -61,9 +61,9 @@ async function hashed(words: string, salt: string, rounds: number): Promise<stri
   return hex(await crypto.subtle.deriveBits(bits, key, 256));
 }
 
-async function secretOf(words: string): Promise<Secret> {
+async function secretOf(words: string, rounds: number): Promise<Secret> {
   const salt = hex(crypto.getRandomValues(new Uint8Array(16)));
-  return { salt, hash: await hashed(words, salt, ROUNDS), rounds: ROUNDS };
+  return { salt, hash: await hashed(words, salt, rounds), rounds };
 }
 
 /**
@@ -75,6 +75,8 @@ async function secretOf(words: string): Promise<Secret> {
 export class Lock {
   private readonly boxes = inject(BOXES);
   private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('lorvet-lock');
+  /** How dear a try is. */
+  protected readonly rounds: number = ROUNDS;
   private readonly kept = signal<Kept>(NONE);
   readonly isSet = computed(() => this.kept().passphrase !== null);
   readonly closed = computed(() => this.isSet() && this.kept().closed);
@@ -112,7 +114,7 @@ export class Lock {
   async choose(words: string, present: string): Promise<Tried> {
     if (words.length < LEAST_LETTERS || words.length > MOST_LETTERS)
       throw new RangeError('A passphrase has 8 to 200 characters.');
-    const passphrase = await secretOf(words);
+    const passphrase = await secretOf(words, this.rounds);
     if (!this.isSet()) {
       await this.change((k) => ({ ...k, passphrase, closed: false }));
       return 'open';
