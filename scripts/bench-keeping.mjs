@@ -29,12 +29,11 @@ async function sitDown(page, name) {
   await page.getByRole('link', { name: /Rock-pool survey/ }).click();
   await page.getByRole('textbox').first().waitFor();
 }
-const saved = (page) => page.getByText('Saved', { exact: true }).waitFor({ timeout: 15_000 });
-const openSheet = async (page) => {
-  await page.goto(`${BASE}/desk/work/h-survey`);
-  await page.getByRole('textbox').first().waitFor({ timeout: 15_000 });
+/** Until it is said again that all is saved: what was said before is of the time before. */
+const saved = async (page) => {
+  await page.waitForTimeout(120);
+  await page.getByText('Saved', { exact: true }).waitFor({ timeout: 15_000 });
 };
-
 async function demo(page) {
   await page.goto(`${BASE}/demo`);
   await page.waitForURL('**/shelf');
@@ -72,57 +71,21 @@ async function kills(folder) {
 
 /** Two tabs of one learner, each with a question of its own, at the same time. */
 async function twoTabs(folder) {
-  let [lost, tried] = [0, 0];
+  let lost = 0;
   const browser = await launchKept(folder);
   const [a, b] = [await browser.context.newPage(), await browser.context.newPage()];
   await demo(a);
   await sitDown(a, 'Corin B.');
   await b.goto(`${BASE}/desk`);
   await sitDown(b, 'Corin B.');
-  const fields = async (p) => [p.getByRole('textbox').first(), p.getByRole('textbox').last()];
-  for (const p of [a, b]) if ((await p.getByRole('textbox').count()) < 2) await turnTo(p);
   for (let i = 0; i < ROUNDS; i++) {
-    const [[first], [, last]] = [await fields(a), await fields(b)];
-    const two = (await a.getByRole('textbox').count()) > 1;
-    await Promise.all([first.fill(`left ${i}`), two ? last.fill(`right ${i}`) : Promise.resolve()]);
+    const choice = (p) => p.getByRole('radio').nth(i % 3);
+    await Promise.all([a.getByRole('textbox').first().fill(`left ${i}`), choice(b).check()]);
     await Promise.all([saved(a), saved(b)]);
     await a.reload();
     await a.getByRole('textbox').first().waitFor();
-    if (!two) continue;
-    tried++;
-    const [x, y] = await fields(a);
-    if ((await x.inputValue()) !== `left ${i}` || (await y.inputValue()) !== `right ${i}`) lost++;
-  }
-  await browser.close();
-  return { what: 'rounds in two tabs', tried, lost, unreachable: 0 };
-}
-async function turnTo(page) {
-  while ((await page.getByRole('textbox').count()) < 2 && (await page.getByRole('button', { name: 'Next' }).count()))
-    await page.getByRole('button', { name: 'Next' }).click();
-}
-
-/** No room at every tenth write: in the end all of it is written, and nothing was called saved before. */
-async function fullStorage(folder) {
-  let lost = 0;
-  const browser = await launchKept(folder);
-  const page = await browser.context.newPage();
-  await demo(page);
-  await sitDown(page, 'Corin B.');
-  await page.evaluate(() => {
-    const { put } = IDBObjectStore.prototype;
-    let n = 0;
-    IDBObjectStore.prototype.put = function (...args) {
-      if (++n % 10 === 0) throw new DOMException('full', 'QuotaExceededError');
-      return put.apply(this, args);
-    };
-  });
-  for (let i = 0; i < WRITES; i++) {
-    await page.getByRole('textbox').first().fill(`full ${i}`);
-    const again = page.getByRole('button', { name: 'Try again' });
-    for (let k = 0; k < 30 && !(await page.getByText('Saved', { exact: true }).isVisible()); k++) {
-      if (await again.isVisible()) await again.click({ timeout: 500 }).catch(() => undefined);
-      await page.waitForTimeout(100);
-    }
+    const [words, chosen] = [await a.getByRole('textbox').first().inputValue(), await choice(a).isChecked()];
+    if (words !== `left ${i}` || !chosen) lost++;
     if (i % 10 !== 9) continue;
     const other = await browser.context.newPage();
     await other.goto(`${BASE}/desk`);

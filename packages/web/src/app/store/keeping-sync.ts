@@ -46,6 +46,7 @@ export class KeepingSync {
     this.keeper.onArrival((arrivals) => this.store.dispatch(KeepingActions.recordsArrived({ arrivals })));
     this.keeper.onFaulty((kind, id) => void this.mending.mend([{ kind, id }]));
     this.keeper.onHeard((keys) => void this.hear(keys));
+    this.keeper.onGather(() => this.handOn());
     this.exchange.onExchanged(() => void this.reopen());
     this.store.select(selectChanged).subscribe(({ n, changes }) => {
       if (n === this.seen) return;
@@ -94,13 +95,9 @@ export class KeepingSync {
   }
 
   private async hear(keys: readonly string[]): Promise<void> {
-    const arrivals = await Promise.all(
-      placesIn(keys).map(async ({ kind, id }): Promise<Arrival> => {
-        if (!this.parts.isHeld(kind, id)) return { kind, id, value: undefined };
-        return { kind, id, value: (await this.keeper.read(kind, id)) ?? null };
-      }),
-    );
-    if (arrivals.length) this.store.dispatch(KeepingActions.recordsArrived({ arrivals }));
+    const places = placesIn(keys).map((p) => ({ ...p, held: this.parts.isHeld(p.kind, p.id) }));
+    if (places.length === 0) return;
+    await this.keeper.arrive(places, (arrivals) => this.store.dispatch(KeepingActions.recordsArrived({ arrivals })));
   }
 
   /** Another tab put another workspace in the place of this one. */

@@ -164,6 +164,8 @@ describe('two tabs', () => {
   });
 
   it('of one learner at once lose no answer; of two to one question the later counts, the earlier is kept', async () => {
+    // As after a restore: nobody has written here yet.
+    await boxes.root().set('writer', '');
     const mine = await Tab.open(boxes);
     await mine.keeper.read('copies', kerra.id);
     const theirs = await Tab.open(boxes);
@@ -179,6 +181,48 @@ describe('two tabs', () => {
     const both = [answers['rp-q3'], ...(kept.goes[0]?.earlier ?? []).map((e) => e.answer)];
     expect(both).toEqual(expect.arrayContaining([text('mine'), text('theirs')]));
     expect([mine.keeper.saved(), theirs.keeper.saved()]).toEqual([true, true]);
+  });
+
+  it('at any moment of hearing and of writing lose no answer', async () => {
+    const key = `copies/${kerra.id}`;
+    const held = async () => {
+      const tab = await Tab.open(boxes);
+      await new Promise<void>((done) => {
+        void tab.get(Parts).during(async (want) => {
+          await want('copies', [kerra.id]);
+          done();
+          await new Promise(() => undefined);
+        });
+      });
+      return tab;
+    };
+    const [mine, theirs] = [await held(), await held()];
+    const save = (tab: Tab, item: string, words: string) => {
+      const copy = tab.work.copies()[kerra.id] as Copy;
+      tab.work.dispatch(DeskActions.copySaved({ copy: answered(copy, { [item]: text(words) }) }));
+    };
+    const turns = async (n: number) => {
+      for (let i = 0; i < n; i++) await (i % 8 === 7 ? new Promise((r) => setTimeout(r)) : Promise.resolve());
+    };
+    for (let n = 0; n < 60; n++) {
+      save(theirs, 'rp-q4', `theirs ${n}`);
+      await theirs.sync.flush();
+      const heard = n % 2 ? mine.sync['hear']([key]) : Promise.resolve();
+      save(mine, 'rp-q5', `mine ${n}`);
+      await turns(n);
+      // While the first is on its way, and what was heard is.
+      save(mine, 'rp-q3', `more ${n}`);
+      await heard;
+      await mine.sync.flush();
+      await turns(12);
+      await mine.sync.flush();
+      const kept = (await dataOf('bodies', key)) as Copy;
+      const said = (c: Copy | undefined) => ['rp-q3', 'rp-q4', 'rp-q5'].map((id) => c?.goes[0]?.answers[id]);
+      const all = [text(`more ${n}`), text(`theirs ${n}`), text(`mine ${n}`)];
+      expect([n, said(kept)]).toEqual([n, all]);
+      expect([n, said(mine.work.copies()[kerra.id])]).toEqual([n, all]);
+      await theirs.sync['hear']([key]);
+    }
   });
 
   it('that change different things of one record are both heard; of the same, theirs stands and mine is set aside', async () => {

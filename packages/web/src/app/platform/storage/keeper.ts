@@ -67,6 +67,13 @@ type Stored =
 
 type Message = { readonly from: string; readonly keys: readonly string[] };
 
+/** A part of the index as it was stored, with what is still to be written to it. */
+function patchedBy(found: Stored | undefined, patches: readonly IndexPatch[]): unknown {
+  let part: unknown = found && 'data' in found ? found.data : undefined;
+  for (const patch of patches) part = patched(part, patch) ?? undefined;
+  return part;
+}
+
 const LONGEST_PAUSE_MS = 60_000;
 
 /**
@@ -96,6 +103,7 @@ export class Keeper {
   private readonly held = new Map<string, { readonly entry: Pending; readonly why: readonly string[] }>();
   private listener: (arrivals: readonly Arrival[]) => void = () => undefined;
   private heard: (keys: readonly string[]) => void = () => undefined;
+  private gather: () => void = () => undefined;
   private faulty: (kind: IndexName, id: string) => void = () => undefined;
 
   private readonly left = signal(0);
@@ -132,6 +140,11 @@ export class Keeper {
     this.heard = heard;
   }
 
+  /** What was done and is not queued yet is queued by this, at once: before anything from elsewhere is taken in. */
+  onGather(gather: () => void): void {
+    this.gather = gather;
+  }
+
   /** A part of the index that cannot be read, to be made anew. */
   onFaulty(faulty: (kind: IndexName, id: string) => void): void {
     this.faulty = faulty;
@@ -151,14 +164,10 @@ export class Keeper {
   async read(kind: Kind, id: string): Promise<unknown> {
     const key = keyOf(kind, id);
     const found = await this.stored(kind, id);
-    const waiting = this.pending.get(key) ?? this.underWay?.pending.get(key) ?? this.held.get(key)?.entry;
+    const waiting = this.waits(key);
     if (waiting) return waiting.value ?? undefined;
-    const patches = [...(this.underWay?.patches ?? []), ...this.patches].filter((p) => keyOf(p.in, p.id) === key);
-    if (patches.length) {
-      let part: unknown = found && 'data' in found ? found.data : undefined;
-      for (const patch of patches) part = patched(part, patch) ?? undefined;
-      return part;
-    }
+    const patches = this.patchesOf(key);
+    if (patches.length) return patchedBy(found, patches);
     if (found === undefined) this.revs.set(key, 0);
     else if ('data' in found) {
       this.known(kind, id, found.wrapped);
@@ -166,6 +175,43 @@ export class Keeper {
     } else if (isIndex(kind)) this.faulty(kind, id);
     else await this.asides.put(key, found.faults.join('; '), found.raw);
     return found && 'data' in found ? found.data : undefined;
+  }
+
+  /**
+   * What another tab wrote, read and given to `take` in the same turn in which it counts as known: a change made
+   * meanwhile is of the time before, and is joined with it when it is written. One that is not `held` is only named.
+   */
+  async arrive(
+    places: readonly { readonly kind: Kind; readonly id: string; readonly held: boolean }[],
+    take: (arrivals: readonly Arrival[]) => void,
+  ): Promise<void> {
+    const found = await Promise.all(
+      places.map(async (p) => ({ ...p, stored: p.held ? await this.stored(p.kind, p.id) : undefined })),
+    );
+    this.gather();
+    const faults: (() => Promise<void>)[] = [];
+    take(
+      found.map(({ kind, id, held, stored }): Arrival => {
+        const key = keyOf(kind, id);
+        if (!held || this.waits(key)) return { kind, id, value: undefined };
+        const patches = this.patchesOf(key);
+        if (patches.length) return { kind, id, value: patchedBy(stored, patches) ?? null };
+        if (stored === undefined) this.revs.set(key, 0);
+        else if ('data' in stored) this.known(kind, id, stored.wrapped);
+        else if (isIndex(kind)) faults.push(() => Promise.resolve(this.faulty(kind, id)));
+        else faults.push(() => this.asides.put(key, stored.faults.join('; '), stored.raw));
+        return { kind, id, value: stored && 'data' in stored ? stored.data : null };
+      }),
+    );
+    for (const fault of faults) await fault();
+  }
+
+  private waits(key: string): Pending | undefined {
+    return this.pending.get(key) ?? this.underWay?.pending.get(key) ?? this.held.get(key)?.entry;
+  }
+
+  private patchesOf(key: string): IndexPatch[] {
+    return [...(this.underWay?.patches ?? []), ...this.patches].filter((p) => keyOf(p.in, p.id) === key);
   }
 
   /** Everything of a kind that is read as a list, in its order; what cannot be read is set aside. */
@@ -339,7 +385,7 @@ export class Keeper {
       const both = await this.together(entry, kept?.data);
       if (kept) this.places.set(key, kept.wrapped.place);
       if (both === undefined) {
-        this.revs.set(key, rev);
+        revs.set(key, rev);
         arrivals.push({ kind, id, value: kept?.data ?? null });
         continue;
       }
@@ -361,10 +407,14 @@ export class Keeper {
     }
     this.refused.set([...this.held.values()].map(({ entry: { kind, id }, why }) => ({ kind, id, why })));
     await generation.write(puts);
-    for (const [key, rev] of revs) this.revs.set(key, rev);
+    // What was done while this was written follows from the time before: joined again when it is written itself.
+    this.gather();
+    const later = new Set(arrivals.map((a) => keyOf(a.kind, a.id)).filter((key) => this.pending.has(key)));
+    for (const [key, rev] of revs) if (!later.has(key)) this.revs.set(key, rev);
     const keys = [...new Set([...pending.keys(), ...byKey(patches).keys()])];
     if (puts.length) this.channel?.postMessage({ from: this.tab, keys } satisfies Message);
-    if (arrivals.length) this.listener(arrivals);
+    const news = arrivals.filter((a) => !later.has(keyOf(a.kind, a.id)));
+    if (news.length) this.listener(news);
   }
 
   /** Whether what this tab works on is kept still: as the workspace, or put away. */

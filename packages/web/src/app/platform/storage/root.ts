@@ -36,7 +36,8 @@ export async function writeGenerations(boxes: Boxes, generations: Generations): 
  * is kept. The caller holds the lock of writing.
  */
 export class Turns {
-  private mine = '';
+  /** What stands there where this tab wrote last; nothing before its first turn. */
+  private mine: string | null = null;
   constructor(
     private readonly boxes: Boxes,
     private readonly tab: string,
@@ -47,7 +48,7 @@ export class Turns {
       .root()
       .get(WRITER)
       .catch(() => '');
-    const alone = last === this.mine;
+    const alone = this.mine !== null && last === this.mine;
     if (!alone) {
       this.mine = this.tab;
       await this.boxes.root().set(WRITER, this.tab);
