@@ -86,6 +86,34 @@ async function twoTabs(folder) {
     await a.getByRole('textbox').first().waitFor();
     const [words, chosen] = [await a.getByRole('textbox').first().inputValue(), await choice(a).isChecked()];
     if (words !== `left ${i}` || !chosen) lost++;
+  }
+  await browser.close();
+  return { what: 'rounds in two tabs', tried: ROUNDS, lost, unreachable: 0 };
+}
+
+/** No room at every tenth write: in the end all of it is written, and nothing was called saved before. */
+async function fullStorage(folder) {
+  let lost = 0;
+  const browser = await launchKept(folder);
+  const page = await browser.context.newPage();
+  await demo(page);
+  await sitDown(page, 'Corin B.');
+  await page.evaluate(() => {
+    const { put } = IDBObjectStore.prototype;
+    let n = 0;
+    IDBObjectStore.prototype.put = function (...args) {
+      if (++n % 10 === 0) throw new DOMException('full', 'QuotaExceededError');
+      return put.apply(this, args);
+    };
+  });
+  for (let i = 0; i < WRITES; i++) {
+    await page.getByRole('textbox').first().fill(`full ${i}`);
+    await page.waitForTimeout(120);
+    const again = page.getByRole('button', { name: 'Try again' });
+    for (let k = 0; k < 30 && !(await page.getByText('Saved', { exact: true }).isVisible()); k++) {
+      if (await again.isVisible()) await again.click({ timeout: 500 }).catch(() => undefined);
+      await page.waitForTimeout(100);
+    }
     if (i % 10 !== 9) continue;
     const other = await browser.context.newPage();
     await other.goto(`${BASE}/desk`);

@@ -3,7 +3,7 @@ import { indexChanges, statesIn, type IndexPatch, type RecordChange } from '@lor
 import { Store } from '@ngrx/store';
 import { Durable } from '../platform/storage/durable';
 import { Exchange } from '../platform/storage/exchange';
-import { type Arrival, Keeper, placesIn } from '../platform/storage/keeper';
+import { Keeper, placesIn } from '../platform/storage/keeper';
 import { Opener } from '../platform/storage/opening';
 import { KeepingActions } from './actions';
 import { Leaving } from '../platform/leaving';
