@@ -178,7 +178,7 @@ export class Keeper {
   }
 
   /**
-   * What another tab wrote, read and given to `take` in the same turn in which it counts as known: a change made
+   * What another tab wrote, read and given to `take` at the very moment from which it counts as known: a change made
    * meanwhile is of the time before, and is joined with it when it is written. One that is not `held` is only named.
    */
   async arrive(
