@@ -1,20 +1,12 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import type { Answer, Copy, Family, Learner } from '@lorvet/core';
-import { demoWorkspace } from '@lorvet/core/demo';
-import { boxesWithDemo, DEMO_DAY, GENERATION } from '../../testing/kept-demo';
+import type { Copy, Family } from '@lorvet/core';
+import { boxesWithDemo, dataOf, demo, jory, kerra, renamed, rest, textAnswer } from '../../testing/kept-demo';
 import { FatedBoxes, Tab } from '../../testing/tab';
 import { DeskActions, LearnersActions } from '../../store/actions';
 import { Parts } from '../../store/parts';
-import { Asides } from './asides';
 import type { MemoryBoxes } from './boxes';
-import { type Generation } from './generation';
-import type { Wrapped } from './record-places';
 
-const demo = demoWorkspace(DEMO_DAY);
-const jory = demo.learners['l-jory'] as Learner;
-const kerra = demo.copies['h-survey.l-kerra'] as Copy;
 const family = demo.families['rock-pool'] as Family;
-const text = (t: string): Answer => ({ kind: 'text', text: t });
 let boxes: MemoryBoxes;
 beforeEach(async () => {
   localStorage.clear();
@@ -22,14 +14,6 @@ beforeEach(async () => {
 });
 
 afterEach(() => Tab.closeAll());
-
-const heads = () => boxes.of(GENERATION, 'heads');
-const bodies = () => boxes.of(GENERATION, 'bodies');
-const dataOf = async (box: 'heads' | 'bodies', key: string) =>
-  ((await boxes.of(GENERATION, box).get(key)) as Wrapped | undefined)?.data;
-const renamed = (name: string) =>
-  LearnersActions.learnerSaved({ learner: { ...jory, name }, classId: 'c-heron', groupIds: [], label: 'x' });
-const rest = () => new Promise((done) => setTimeout(done, 5));
 
 describe('what is kept', () => {
   it('is there after a reload, in its order, and nothing was read but the heads', async () => {
@@ -91,12 +75,12 @@ describe('what is kept', () => {
       { kind: 'learners', id: 'l-jory', why: [expect.stringContaining('name')] },
     ]);
     expect(tab.work.doc().learners['l-jory']?.name).toHaveLength(121);
-    expect(await dataOf('heads', 'learners/l-jory')).toEqual(jory);
-    expect(await dataOf('heads', 'classes/c-new')).toBeDefined();
+    expect(await dataOf(boxes, 'heads', 'learners/l-jory')).toEqual(jory);
+    expect(await dataOf(boxes, 'heads', 'classes/c-new')).toBeDefined();
     tab.work.dispatch(renamed('Short'));
     await tab.sync.flush();
     expect(tab.keeper.saved()).toBe(true);
-    expect(await dataOf('heads', 'learners/l-jory')).toMatchObject({ name: 'Short' });
+    expect(await dataOf(boxes, 'heads', 'learners/l-jory')).toMatchObject({ name: 'Short' });
   });
 
   it('of a family, only the new revision is written', async () => {
@@ -140,7 +124,7 @@ describe('when the browser cannot write', () => {
     } finally {
       jest.useRealTimers();
     }
-    expect(await dataOf('heads', 'learners/l-jory')).toMatchObject({ name: 'Kept after all' });
+    expect(await dataOf(boxes, 'heads', 'learners/l-jory')).toMatchObject({ name: 'Kept after all' });
   });
 
   it('at every tenth write, everything is kept in the end', async () => {
@@ -157,108 +141,13 @@ describe('when the browser cannot write', () => {
   });
 });
 
-describe('two tabs', () => {
-  const answered = (copy: Copy, answers: Record<string, Answer>): Copy => ({
-    ...copy,
-    goes: copy.goes.map((g) => ({ ...g, answers: { ...g.answers, ...answers } })),
-  });
-
-  it('of one learner at once lose no answer; of two to one question the later counts, the earlier is kept', async () => {
-    // As after a restore: nobody has written here yet.
-    await boxes.root().set('writer', '');
-    const mine = await Tab.open(boxes);
-    await mine.keeper.read('copies', kerra.id);
-    const theirs = await Tab.open(boxes);
-    await theirs.keeper.read('copies', kerra.id);
-    const save = (tab: Tab, answers: Record<string, Answer>) =>
-      tab.keeper.write([{ kind: 'copies', id: kerra.id, before: kerra, after: answered(kerra, answers) }]);
-    save(theirs, { 'rp-q3': text('theirs'), 'rp-q4': text('crab') });
-    save(mine, { 'rp-q3': text('mine'), 'rp-q5': text('limpet') });
-    await Promise.all([theirs.keeper.flush(), mine.keeper.flush()]);
-    const kept = (await dataOf('bodies', `copies/${kerra.id}`)) as Copy;
-    const answers = kept.goes[0]?.answers ?? {};
-    expect([answers['rp-q4'], answers['rp-q5']]).toEqual([text('crab'), text('limpet')]);
-    const both = [answers['rp-q3'], ...(kept.goes[0]?.earlier ?? []).map((e) => e.answer)];
-    expect(both).toEqual(expect.arrayContaining([text('mine'), text('theirs')]));
-    expect([mine.keeper.saved(), theirs.keeper.saved()]).toEqual([true, true]);
-  });
-
-  it('at any moment of hearing and of writing lose no answer', async () => {
-    const key = `copies/${kerra.id}`;
-    const held = async () => {
-      const tab = await Tab.open(boxes);
-      await new Promise<void>((done) => {
-        void tab.get(Parts).during(async (want) => {
-          await want('copies', [kerra.id]);
-          done();
-          await new Promise(() => undefined);
-        });
-      });
-      return tab;
-    };
-    const [mine, theirs] = [await held(), await held()];
-    const save = (tab: Tab, item: string, words: string) => {
-      const copy = tab.work.copies()[kerra.id] as Copy;
-      tab.work.dispatch(DeskActions.copySaved({ copy: answered(copy, { [item]: text(words) }) }));
-    };
-    const turns = async (n: number) => {
-      for (let i = 0; i < n; i++) await (i % 8 === 7 ? new Promise((r) => setTimeout(r)) : Promise.resolve());
-    };
-    for (let n = 0; n < 60; n++) {
-      save(theirs, 'rp-q4', `theirs ${n}`);
-      await theirs.sync.flush();
-      const heard = n % 2 ? mine.sync['hear']([key]) : Promise.resolve();
-      save(mine, 'rp-q5', `mine ${n}`);
-      await turns(n);
-      // While the first is on its way, and what was heard is.
-      save(mine, 'rp-q3', `more ${n}`);
-      await heard;
-      await mine.sync.flush();
-      await turns(12);
-      await mine.sync.flush();
-      const kept = (await dataOf('bodies', key)) as Copy;
-      const said = (c: Copy | undefined) => ['rp-q3', 'rp-q4', 'rp-q5'].map((id) => c?.goes[0]?.answers[id]);
-      const all = [text(`more ${n}`), text(`theirs ${n}`), text(`mine ${n}`)];
-      expect([n, said(kept)]).toEqual([n, all]);
-      expect([n, said(mine.work.copies()[kerra.id])]).toEqual([n, all]);
-      await theirs.sync['hear']([key]);
-    }
-  });
-
-  it('that change different things of one record are both heard; of the same, theirs stands and mine is set aside', async () => {
-    const mine = await Tab.open(boxes);
-    const aside = mine.get(Asides);
-    const theirs = await Tab.open(boxes);
-    theirs.work.dispatch(renamed('Theirs'));
-    await theirs.sync.flush();
-    mine.work.dispatch(
-      LearnersActions.learnerSaved({
-        learner: { ...jory, chosenName: 'Jo' },
-        classId: 'c-heron',
-        groupIds: [],
-        label: 'x',
-      }),
-    );
-    await mine.sync.flush();
-    expect(await dataOf('heads', 'learners/l-jory')).toMatchObject({ name: 'Theirs', chosenName: 'Jo' });
-    expect(mine.work.doc().learners['l-jory']).toMatchObject({ name: 'Theirs', chosenName: 'Jo' });
-    theirs.work.dispatch(renamed('Theirs again'));
-    await theirs.sync.flush();
-    mine.work.dispatch(renamed('Mine'));
-    await mine.sync.flush();
-    expect(mine.work.doc().learners['l-jory']?.name).toBe('Theirs again');
-    expect(aside.all()).toMatchObject([{ key: 'learners/l-jory', why: expect.stringContaining('Another tab') }]);
-    expect(await aside.data(aside.all()[0]?.id ?? '')).toMatchObject({ name: 'Mine' });
-  });
-});
-
 describe('a page that is closed or put away', () => {
   it('keeps the last words, though no write came through any more', async () => {
     const fated = new FatedBoxes(boxes);
     const tab = await Tab.open(fated);
     await tab.get(Parts).during((want) => want('copies', [kerra.id]));
     fated.fate = ({ op }) => (op === 'set' ? 'never' : 'does');
-    const goes = kerra.goes.map((g) => ({ ...g, answers: { ...g.answers, 'rp-q3': text('last words') } }));
+    const goes = kerra.goes.map((g) => ({ ...g, answers: { ...g.answers, 'rp-q3': textAnswer('last words') } }));
     tab.work.dispatch(DeskActions.copySaved({ copy: { ...kerra, goes } }));
     tab.work.dispatch(renamed('Last name'));
     dispatchEvent(new Event('pagehide'));
@@ -267,8 +156,8 @@ describe('a page that is closed or put away', () => {
     boxes = boxes.copy();
     const again = await Tab.open(boxes);
     expect(again.work.doc().learners['l-jory']?.name).toBe('Last name');
-    expect(((await dataOf('bodies', `copies/${kerra.id}`)) as Copy).goes[0]?.answers['rp-q3']).toEqual(
-      text('last words'),
+    expect(((await dataOf(boxes, 'bodies', `copies/${kerra.id}`)) as Copy).goes[0]?.answers['rp-q3']).toEqual(
+      textAnswer('last words'),
     );
     expect(localStorage).toHaveLength(0);
   });
@@ -279,87 +168,5 @@ describe('a page that is closed or put away', () => {
     await tab.sync.flush();
     dispatchEvent(new Event('pagehide'));
     expect(localStorage).toHaveLength(0);
-  });
-});
-
-describe('a damaged record', () => {
-  it.each<[string, unknown, RegExp]>([
-    ['cut', { format: 4, rev: 1, place: 1, data: { ...jory, name: 7 } }, /name/],
-    ['of a newer Lorvet', { format: 99, rev: 1, place: 1, data: jory }, /newer/],
-    ['foreign', 'hello', /not a record/],
-  ])('that is %s is set aside with the reason; everything else opens', async (_, record, why) => {
-    await heads().set('learners/l-jory', record);
-    const tab = await Tab.open(boxes);
-    expect(tab.work.status()).toBe('ready');
-    expect(Object.keys(tab.work.doc().learners)).toHaveLength(22);
-    expect(tab.get(Asides).all()).toMatchObject([{ key: 'learners/l-jory', why: expect.stringMatching(why) }]);
-    expect(await tab.get(Asides).data(tab.get(Asides).all()[0]?.id ?? '')).toEqual(record);
-  });
-
-  it('whose bytes cannot be read is one bad record: heads are read one by one', async () => {
-    const bad = new FatedBoxes(
-      boxes,
-      ({ op, key }) => (op === 'all' || (op === 'get' && key === 'learners/l-jory') ? 'fails' : 'does'),
-      new DOMException('', 'DataError'),
-    );
-    const tab = await Tab.open(bad);
-    expect(tab.work.status()).toBe('ready');
-    expect(Object.keys(tab.work.doc().learners)).toHaveLength(22);
-    expect(tab.work.familyHeads()).toHaveLength(4);
-    expect(tab.get(Asides).all()[0]?.why).toContain('DataError');
-  });
-
-  it('of the index is made anew from what it follows from', async () => {
-    const before = [
-      await dataOf('heads', 'familyHeads/rock-pool'),
-      await dataOf('heads', 'states/h-survey'),
-      await dataOf('bodies', 'slips/l-jory'),
-    ];
-    await heads().set('familyHeads/rock-pool', 'x');
-    await heads().set('states/h-survey', {
-      format: 4,
-      rev: 0,
-      place: 1,
-      data: { id: 'h-survey', states: { 'l-jory': 'gone' } },
-    });
-    await bodies().set('slips/l-jory', { format: 4, rev: 0, place: 1, data: {} });
-    const tab = await Tab.open(boxes);
-    await tab.get(Parts).during((want) => want('slips', ['l-jory']));
-    for (let i = 0; i < 8; i++) await rest();
-    await tab.keeper.flush();
-    expect(tab.get(Asides).all()).toEqual([]);
-    expect([
-      await dataOf('heads', 'familyHeads/rock-pool'),
-      await dataOf('heads', 'states/h-survey'),
-      await dataOf('bodies', 'slips/l-jory'),
-    ]).toEqual(before);
-  });
-
-  it('that is only read later is set aside then, and its place says so', async () => {
-    await bodies().set('families/puncture', { format: 4, rev: 1, place: 1, data: { id: 'puncture' } });
-    const tab = await Tab.open(boxes);
-    expect(await tab.keeper.read('families', 'puncture')).toBeUndefined();
-    expect(tab.get(Asides).all()).toMatchObject([{ key: 'families/puncture' }]);
-    expect(await bodies().get('families/puncture')).toBeUndefined();
-  });
-});
-
-describe('an exchange of workspaces', () => {
-  it('stopped anywhere leaves what was there, whole', async () => {
-    const { Exchange } = await import('./exchange');
-    const { fillWith } = await import('./filling');
-    for (let room = 0; room < 60; room += 7) {
-      const mine = await boxesWithDemo();
-      let left = room;
-      const fated = new FatedBoxes(mine, ({ op, box }) =>
-        op === 'set' && !box.startsWith('root') && left-- <= 0 ? 'fails' : 'does',
-      );
-      const tab = await Tab.open(fated);
-      const other = { ...demo, learners: { x: { ...jory, id: 'x' } } };
-      await expect(tab.get(Exchange).with((g: Generation) => fillWith(g, other), 'demo')).rejects.toThrow('full');
-      const { doc } = (await Tab.open(mine)).work;
-      expect(Object.keys(doc().learners)).toHaveLength(23);
-      expect(await mine.generations()).toEqual([GENERATION]);
-    }
   });
 });

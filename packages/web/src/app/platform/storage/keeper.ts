@@ -11,24 +11,15 @@ import {
 } from '@lorvet/core';
 import { Asides } from './asides';
 import { BOXES } from './boxes-token';
-import { Generation, type Put, readAll, readOne, Unreadable } from './generation';
+import { Generation, type Put } from './generation';
+import { Known } from './known';
 import { type LateEntry, lateOnes, putLate } from './late';
-import {
-  boxOf,
-  faultsOf,
-  isWrapped,
-  joined,
-  keyOf,
-  type Kind,
-  migrated,
-  partKeys,
-  placeOf,
-  putsOf,
-  type ReadRecord,
-  readRecord,
-  type Wrapped,
-} from './record-places';
+import { faultsOf, keyOf, type Kind, placeOf, putsOf, type Wrapped } from './record-places';
 import { readGenerations, Turns } from './root';
+import { goodOf, readStored, readStoredList, type Stored } from './stored';
+import { type Batch, type Change, type Pending, type Refused, Waiting } from './waiting';
+
+export type { Change, Refused } from './waiting';
 
 /** What became of a record; null: it is there no more. */
 export interface Arrival {
@@ -37,39 +28,18 @@ export interface Arrival {
   readonly value: unknown;
 }
 
-export interface Change {
-  readonly kind: Kind;
-  readonly id: string;
-  readonly before: unknown;
-  readonly after: unknown;
+/** What a batch comes to: what is to be written, how often each was, and what this tab does not know yet. */
+interface Draft {
+  readonly puts: Put[];
+  readonly revs: Map<string, number>;
+  readonly arrivals: Arrival[];
 }
-
-/** A change that cannot be kept as it is: it stays in memory, and is written once it is mended. */
-export interface Refused {
-  readonly kind: Kind;
-  readonly id: string;
-  readonly why: readonly string[];
-}
-
-interface Pending {
-  readonly kind: Kind;
-  readonly id: string;
-  /** Null removes. */
-  value: unknown;
-  /** As it is kept, as far as this tab knows; undefined where it was not there. */
-  base: unknown;
-}
-
-/** A record as it is in storage. */
-type Stored =
-  | { readonly wrapped: Wrapped; readonly data: unknown; readonly notes?: readonly string[] }
-  | { readonly faults: string[]; readonly raw: unknown };
 
 type Message = { readonly from: string; readonly keys: readonly string[] };
 
 /** A part of the index as it was stored, with what is still to be written to it. */
 function patchedBy(found: Stored | undefined, patches: readonly IndexPatch[]): unknown {
-  let part: unknown = found && 'data' in found ? found.data : undefined;
+  let part: unknown = goodOf(found)?.data;
   for (const patch of patches) part = patched(part, patch) ?? undefined;
   return part;
 }
@@ -89,18 +59,11 @@ export class Keeper {
   private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('lorvet');
   private generation: Generation | null = null;
 
-  private readonly revs = new Map<string, number>();
-  private readonly places = new Map<string, number>();
-  private lastPlace = 0;
-  private pending = new Map<string, Pending>();
-  private patches: IndexPatch[] = [];
-  /** What is being written at this moment. */
-  private underWay: { pending: Map<string, Pending>; patches: readonly IndexPatch[] } | null = null;
+  private readonly records = new Known();
+  private readonly waiting = new Waiting();
   private running: Promise<void> | null = null;
   private retry: ReturnType<typeof setTimeout> | undefined;
   private failures = 0;
-  /** What was refused, until it is mended. */
-  private readonly held = new Map<string, { readonly entry: Pending; readonly why: readonly string[] }>();
   private listener: (arrivals: readonly Arrival[]) => void = () => undefined;
   private heard: (keys: readonly string[]) => void = () => undefined;
   private gather: () => void = () => undefined;
@@ -126,8 +89,7 @@ export class Keeper {
   /** Reads and writes this generation from here on. */
   use(generation: Generation): void {
     this.generation = generation;
-    this.revs.clear();
-    this.places.clear();
+    this.records.clear();
   }
 
   /** What became of records while they were written: joined with what another tab wrote, or overtaken by it. */
@@ -151,10 +113,8 @@ export class Keeper {
   }
 
   /** Takes note of a record as it was read. */
-  known(kind: Kind, id: string, { rev, place }: Wrapped): void {
-    this.revs.set(keyOf(kind, id), rev);
-    this.places.set(keyOf(kind, id), place);
-    this.lastPlace = Math.max(this.lastPlace, place);
+  known(kind: Kind, id: string, wrapped: Wrapped): void {
+    this.records.note(kind, id, wrapped);
   }
 
   /**
@@ -164,17 +124,12 @@ export class Keeper {
   async read(kind: Kind, id: string): Promise<unknown> {
     const key = keyOf(kind, id);
     const found = await this.stored(kind, id);
-    const waiting = this.waits(key);
+    const waiting = this.waiting.of(key);
     if (waiting) return waiting.value ?? undefined;
-    const patches = this.patchesOf(key);
+    const patches = this.waiting.patchesOf(key);
     if (patches.length) return patchedBy(found, patches);
-    if (found === undefined) this.revs.set(key, 0);
-    else if ('data' in found) {
-      this.known(kind, id, found.wrapped);
-      if (found.notes) await this.asides.putMended(key, found.notes, found.wrapped);
-    } else if (isIndex(kind)) this.faulty(kind, id);
-    else await this.asides.put(key, found.faults.join('; '), found.raw);
-    return found && 'data' in found ? found.data : undefined;
+    await this.takeNote(kind, id, found);
+    return goodOf(found)?.data;
   }
 
   /**
@@ -189,60 +144,47 @@ export class Keeper {
       places.map(async (p) => ({ ...p, stored: p.held ? await this.stored(p.kind, p.id) : undefined })),
     );
     this.gather();
-    const faults: (() => Promise<void>)[] = [];
+    const noted: Promise<void>[] = [];
     take(
       found.map(({ kind, id, held, stored }): Arrival => {
         const key = keyOf(kind, id);
-        if (!held || this.waits(key)) return { kind, id, value: undefined };
-        const patches = this.patchesOf(key);
+        if (!held || this.waiting.of(key)) return { kind, id, value: undefined };
+        const patches = this.waiting.patchesOf(key);
         if (patches.length) return { kind, id, value: patchedBy(stored, patches) ?? null };
-        if (stored === undefined) this.revs.set(key, 0);
-        else if ('data' in stored) this.known(kind, id, stored.wrapped);
-        else if (isIndex(kind)) faults.push(() => Promise.resolve(this.faulty(kind, id)));
-        else faults.push(() => this.asides.put(key, stored.faults.join('; '), stored.raw));
-        return { kind, id, value: stored && 'data' in stored ? stored.data : null };
+        noted.push(this.takeNote(kind, id, stored));
+        return { kind, id, value: goodOf(stored)?.data ?? null };
       }),
     );
-    for (const fault of faults) await fault();
+    await Promise.all(noted);
   }
 
-  private waits(key: string): Pending | undefined {
-    return this.pending.get(key) ?? this.underWay?.pending.get(key) ?? this.held.get(key)?.entry;
-  }
-
-  private patchesOf(key: string): IndexPatch[] {
-    return [...(this.underWay?.patches ?? []), ...this.patches].filter((p) => keyOf(p.in, p.id) === key);
+  /** Takes note of what is stored, at once; what cannot be read is set aside, or said to be faulty. */
+  private async takeNote(kind: Kind, id: string, stored: Stored | undefined): Promise<void> {
+    const key = keyOf(kind, id);
+    if (stored === undefined) this.records.setRev(key, 0);
+    else if ('data' in stored) {
+      this.known(kind, id, stored.wrapped);
+      if (stored.notes) await this.asides.putMended(key, stored.notes, stored.wrapped);
+    } else if (isIndex(kind)) this.faulty(kind, id);
+    else await this.asides.put(key, stored.faults.join('; '), stored.raw);
   }
 
   /** Everything of a kind that is read as a list, in its order; what cannot be read is set aside. */
   async readList(kind: Kind): Promise<{ id: string; data: unknown }[]> {
     const { generation } = this;
     if (!generation) return [];
-    const good: { id: string; place: number; data: unknown }[] = [];
-    for (const [key, raw] of await readAll(generation.box(boxOf(kind)))) {
-      const place = placeOf(key);
-      if (place?.kind !== kind) continue;
-      const read: ReadRecord = isWrapped(raw)
-        ? readRecord(kind, migrated(kind, raw))
-        : { faults: ['It is not a record of Lorvet.'] };
-      if ('faults' in read) await this.asides.put(key, read.faults.join('; '), raw instanceof Unreadable ? null : raw);
-      else if (isWrapped(raw)) {
-        this.known(kind, place.id, raw);
-        if (read.notes) await this.asides.putMended(key, read.notes, raw);
-        good.push({ id: place.id, place: raw.place, data: read.data });
-      }
-    }
+    const all = await readStoredList(generation, kind);
+    for (const [id, stored] of all) await this.takeNote(kind, id, stored);
+    const good = [...all].flatMap(([id, stored]) => {
+      const read = goodOf(stored);
+      return read ? [{ id, data: read.data, place: read.wrapped.place }] : [];
+    });
     return good.sort((a, b) => a.place - b.place);
   }
 
   /** Queues changes that belong together; a later one of the same record takes the place of an earlier one. */
   write(changes: readonly Change[], patches: readonly IndexPatch[] = []): void {
-    for (const { kind, id, before, after } of changes) {
-      const key = keyOf(kind, id);
-      const base = (this.pending.get(key) ?? this.held.get(key)?.entry ?? { base: before }).base;
-      this.pending.set(key, { kind, id, value: after ?? null, base });
-    }
-    this.patches.push(...patches);
+    this.waiting.add(changes, patches);
     this.count();
     this.start();
   }
@@ -261,11 +203,12 @@ export class Keeper {
   /** The page is put away or closed: what is not written yet is written where it takes no time. */
   hide(): void {
     if (!this.generation || this.left() === 0) return;
-    const all = new Map([...(this.underWay?.pending ?? []), ...this.pending]);
-    const entries = [...all.values()].flatMap(({ kind, id, value, base }): LateEntry[] =>
-      kind === 'assets' ? [] : [{ kind, id, value, base: kind === 'copies' ? base : null, rev: this.revOf(kind, id) }],
+    const { pending, patches } = this.waiting.all();
+    const entries = [...pending.values()].flatMap(({ kind, id, value, base }): LateEntry[] =>
+      kind === 'assets'
+        ? []
+        : [{ kind, id, value, base: kind === 'copies' ? base : null, rev: this.records.rev(keyOf(kind, id)) }],
     );
-    const patches = [...(this.underWay?.patches ?? []), ...this.patches];
     putLate(this.tab, { generation: this.generation.id, entries, patches });
   }
 
@@ -276,8 +219,7 @@ export class Keeper {
       if (tab === this.tab || late.generation !== this.generation?.id) continue;
       const changes: Change[] = [];
       for (const { kind, id, value, base, rev } of late.entries) {
-        const there = await this.stored(kind, id);
-        const kept = there && 'data' in there ? there : undefined;
+        const kept = goodOf(await this.stored(kind, id));
         // Its own write came through after all, or somebody has written since: then the two are joined.
         if (kept && JSON.stringify(kept.data) === JSON.stringify(value)) continue;
         if (kept) this.known(kind, id, kept.wrapped);
@@ -295,16 +237,12 @@ export class Keeper {
     return any;
   }
 
-  private revOf(kind: Kind, id: string): number {
-    return this.revs.get(keyOf(kind, id)) ?? 0;
-  }
-
   private count(): void {
-    this.left.set(this.pending.size + this.patches.length + (this.underWay ? 1 : 0));
+    this.left.set(this.waiting.left);
   }
 
   private start(): void {
-    if (this.pending.size + this.patches.length === 0) return;
+    if (this.waiting.queued === 0) return;
     this.running ??= this.drain().finally(() => {
       this.running = null;
       this.count();
@@ -314,17 +252,15 @@ export class Keeper {
   private async drain(): Promise<void> {
     // One turn later, so that changes made together are written together, and the page is drawn before they are copied.
     await new Promise((turn) => setTimeout(turn));
-    while (this.pending.size + this.patches.length > 0) {
-      const { pending, patches } = this;
-      this.pending = new Map();
-      this.patches = [];
-      this.underWay = { pending, patches };
+    while (this.waiting.queued > 0) {
+      const batch = this.waiting.take();
       try {
-        await this.boxes.alone('write', () => this.commit(pending, patches));
+        await this.boxes.alone('write', () => this.commit(batch));
+        this.waiting.done();
         this.failures = 0;
         this.failed.set('');
       } catch (error) {
-        this.putBack(pending, patches);
+        this.waiting.putBack();
         this.failures++;
         this.failed.set(error instanceof Error ? error.name : 'unknown');
         const pause = Math.min(LONGEST_PAUSE_MS, 1000 * 2 ** (this.failures - 1));
@@ -332,89 +268,78 @@ export class Keeper {
         this.retry = setTimeout(() => this.start(), pause);
         return;
       } finally {
-        this.underWay = null;
         this.count();
       }
     }
     putLate(this.tab, null);
   }
 
-  /** What failed waits before what came meanwhile: later values stand, on what is really kept. */
-  private putBack(pending: ReadonlyMap<string, Pending>, patches: readonly IndexPatch[]): void {
-    for (const [key, entry] of pending) {
-      const later = this.pending.get(key);
-      if (later) later.base = entry.base;
-      else this.pending.set(key, entry);
-    }
-    this.patches = [...patches, ...this.patches];
-  }
-
-  private async commit(pending: ReadonlyMap<string, Pending>, patches: readonly IndexPatch[]): Promise<void> {
+  private async commit({ pending, patches }: Batch): Promise<void> {
     const generation = this.generation;
     if (!generation) throw new Error('Nothing is open.');
     const alone = await this.turns.take();
     if (!alone && !(await this.isStillThere(generation.id))) return await this.setAllAside(pending);
-    const puts: Put[] = [];
-    const revs = new Map<string, number>();
-    const arrivals: Arrival[] = [];
-    const wrap =
-      (key: string, rev: number) =>
-      (data: unknown): Wrapped => {
-        revs.set(key, rev);
-        return { format: WORKSPACE_FORMAT, rev, place: this.placeFor(key), data };
-      };
-    for (const [key, entry] of pending) {
-      const { kind, id, value, base } = entry;
-      const why = value === null ? [] : faultsOf(kind, value);
-      if (why.length) {
-        this.held.set(key, { entry, why });
-        continue;
-      }
-      this.held.delete(key);
-      // What nobody else can have written since it was read need not be looked at again.
-      const certain = alone && this.revs.has(key);
-      const there = certain ? undefined : await this.stored(kind, id);
-      const kept = there && 'data' in there ? there : undefined;
-      const rev = certain ? this.revOf(kind, id) : (kept?.wrapped.rev ?? 0);
-      if (rev === this.revOf(kind, id)) {
-        puts.push(...putsOf(kind, id, wrap(key, rev + 1), value, base));
-        if (value === null) revs.set(key, 0);
-        continue;
-      }
-      // Another tab was quicker.
-      const both = await this.together(entry, kept?.data);
-      if (kept) this.places.set(key, kept.wrapped.place);
-      if (both === undefined) {
-        revs.set(key, rev);
-        arrivals.push({ kind, id, value: kept?.data ?? null });
-        continue;
-      }
-      puts.push(...putsOf(kind, id, wrap(key, rev + 1), both, kept?.data));
-      arrivals.push({ kind, id, value: both });
-    }
-    for (const [key, list] of byKey(patches)) {
-      const [first] = list;
-      if (!first) continue;
-      const whole = list.at(-1);
-      let part: unknown = whole && 'put' in whole ? whole.put : undefined;
-      if (part === undefined) {
-        const there = await this.stored(first.in, first.id);
-        part = there && 'data' in there ? there.data : undefined;
-        for (const patch of list) part = patched(part, patch) ?? undefined;
-      }
-      puts.push(...putsOf(first.in, first.id, wrap(key, 0), part ?? null, undefined));
-      if (!alone) arrivals.push({ kind: first.in, id: first.id, value: part ?? null });
-    }
-    this.refused.set([...this.held.values()].map(({ entry: { kind, id }, why }) => ({ kind, id, why })));
-    await generation.write(puts);
+    const draft: Draft = { puts: [], revs: new Map(), arrivals: [] };
+    for (const [key, entry] of pending) await this.draftRecord(draft, key, entry, alone);
+    for (const [key, list] of byKey(patches)) await this.draftPart(draft, key, list, alone);
+    this.refused.set(this.waiting.refused);
+    await generation.write(draft.puts);
     // What was done while this was written follows from the time before: joined again when it is written itself.
     this.gather();
-    const later = new Set(arrivals.map((a) => keyOf(a.kind, a.id)).filter((key) => this.pending.has(key)));
-    for (const [key, rev] of revs) if (!later.has(key)) this.revs.set(key, rev);
+    const { revs, arrivals } = draft;
+    const later = new Set(arrivals.map((a) => keyOf(a.kind, a.id)).filter((key) => this.waiting.hasLater(key)));
+    for (const [key, rev] of revs) if (!later.has(key)) this.records.setRev(key, rev);
     const keys = [...new Set([...pending.keys(), ...byKey(patches).keys()])];
-    if (puts.length) this.channel?.postMessage({ from: this.tab, keys } satisfies Message);
+    if (draft.puts.length) this.channel?.postMessage({ from: this.tab, keys } satisfies Message);
     const news = arrivals.filter((a) => !later.has(keyOf(a.kind, a.id)));
     if (news.length) this.listener(news);
+  }
+
+  /** What is to be written of a changed record: it, or it joined with what another tab wrote, or nothing. */
+  private async draftRecord(draft: Draft, key: string, entry: Pending, alone: boolean): Promise<void> {
+    const { kind, id, value, base } = entry;
+    const why = value === null ? [] : faultsOf(kind, value);
+    if (why.length) return this.waiting.hold(key, entry, why);
+    this.waiting.release(key);
+    // What nobody else can have written since it was read need not be looked at again.
+    const certain = alone && this.records.has(key);
+    const kept = certain ? undefined : goodOf(await this.stored(kind, id));
+    const rev = certain ? this.records.rev(key) : (kept?.wrapped.rev ?? 0);
+    if (rev === this.records.rev(key)) {
+      draft.puts.push(...putsOf(kind, id, this.wrapFor(draft, key, rev + 1), value, base));
+      if (value === null) draft.revs.set(key, 0);
+      return;
+    }
+    // Another tab was quicker.
+    const both = await this.together(entry, kept?.data);
+    if (kept) this.records.setPlace(key, kept.wrapped.place);
+    if (both === undefined) {
+      draft.revs.set(key, rev);
+      draft.arrivals.push({ kind, id, value: kept?.data ?? null });
+      return;
+    }
+    draft.puts.push(...putsOf(kind, id, this.wrapFor(draft, key, rev + 1), both, kept?.data));
+    draft.arrivals.push({ kind, id, value: both });
+  }
+
+  /** What is to be written of a part of the index: all patches to it in one. */
+  private async draftPart(draft: Draft, key: string, list: readonly IndexPatch[], alone: boolean): Promise<void> {
+    const [first] = list;
+    if (!first) return;
+    const last = list.at(-1);
+    const part =
+      last && 'put' in last && last.put !== undefined
+        ? last.put
+        : patchedBy(await this.stored(first.in, first.id), list);
+    draft.puts.push(...putsOf(first.in, first.id, this.wrapFor(draft, key, 0), part ?? null, undefined));
+    if (!alone) draft.arrivals.push({ kind: first.in, id: first.id, value: part ?? null });
+  }
+
+  private wrapFor({ revs }: Draft, key: string, rev: number): (data: unknown) => Wrapped {
+    return (data) => {
+      revs.set(key, rev);
+      return { format: WORKSPACE_FORMAT, rev, place: this.records.place(key), data };
+    };
   }
 
   /** Whether what this tab works on is kept still: as the workspace, or put away. */
@@ -424,7 +349,7 @@ export class Keeper {
   }
 
   /** What was changed in a workspace that is gone is kept in the one that took its place. */
-  private async setAllAside(pending: ReadonlyMap<string, Pending>): Promise<void> {
+  private async setAllAside(pending: Batch['pending']): Promise<void> {
     const now = await readGenerations(this.boxes);
     if (!now) return;
     this.asides.moveTo(new Generation(this.boxes, now.current));
@@ -444,29 +369,8 @@ export class Keeper {
     return undefined;
   }
 
-  private placeFor(key: string): number {
-    let place = this.places.get(key);
-    if (place === undefined) {
-      this.lastPlace = Math.max(this.lastPlace + 1, Date.now());
-      this.places.set(key, (place = this.lastPlace));
-    }
-    return place;
-  }
-
   private async stored(kind: Kind, id: string): Promise<Stored | undefined> {
-    const generation = this.generation;
-    if (!generation) return undefined;
-    const box = generation.box(boxOf(kind));
-    const raw = await readOne(box, keyOf(kind, id));
-    if (raw === undefined) return undefined;
-    if (raw instanceof Unreadable) return { faults: [`The browser cannot read it back (${raw.why}).`], raw: null };
-    if (!isWrapped(raw)) return { faults: ['It is not a record of Lorvet.'], raw };
-    if (raw.format > WORKSPACE_FORMAT) return { faults: ['It was written by a newer Lorvet.'], raw };
-    const parts = await Promise.all(partKeys(kind, id, raw.data).map((key) => readOne(box, key)));
-    const whole = joined(kind, raw.data, parts);
-    const read = readRecord(kind, migrated(kind, { ...raw, data: whole }));
-    const wrapped = { ...raw, data: whole };
-    return 'faults' in read ? { faults: read.faults, raw: wrapped } : { wrapped, ...read };
+    return this.generation ? await readStored(this.generation, kind, id) : undefined;
   }
 }
 
