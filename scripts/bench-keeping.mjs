@@ -125,8 +125,12 @@ async function fullStorage(folder) {
   return { what: 'storage full at every tenth write', tried: WRITES, lost, unreachable: 0 };
 }
 
-async function reached(page) {
+async function reached(page, after = '') {
   let unreachable = 0;
+  const note = (place) => {
+    console.log(`not reached: ${place}${after}`);
+    unreachable++;
+  };
   await page.goto(`${BASE}/shelf`);
   for (const name of PLACES) {
     const link = page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name, exact: true });
@@ -135,13 +139,13 @@ async function reached(page) {
       .then(() => page.locator('main h1, main h2').first().waitFor({ timeout: 8000 }))
       .then(() => true)
       .catch(() => false);
-    if (!stands) unreachable++;
+    if (!stands) note(name);
   }
   await page.goto(`${BASE}/desk`);
   await page
     .getByRole('heading', { name: 'Which class are you in?' })
     .waitFor({ timeout: 8000 })
-    .catch(() => unreachable++);
+    .catch(() => note('desk'));
   return unreachable;
 }
 
@@ -320,7 +324,7 @@ async function damaged(folder) {
       const n = await damage(page, i, way);
       if (n === 0) break;
       tried += n;
-      unreachable += await reached(page);
+      unreachable += await reached(page, ` (record ${i}, way ${way})`);
     }
   await browser.close();
   return { what: `records damaged in ${WAYS} ways`, tried, lost: 0, unreachable };

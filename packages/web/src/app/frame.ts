@@ -103,7 +103,7 @@ const THEME = 'lorvet-theme';
   styles: `
     :host {
       display: grid;
-      grid-template-rows: 50px minmax(0, 1fr);
+      grid-template: 50px minmax(0, 1fr) / minmax(0, 1fr);
       height: 100%;
     }
     header {
@@ -178,6 +178,9 @@ const THEME = 'lorvet-theme';
     @media (max-width: 900px) {
       :host {
         grid-template-rows: auto minmax(0, 1fr);
+      }
+      header kbd {
+        display: none;
       }
       header {
         flex-wrap: wrap;

@@ -1,4 +1,4 @@
-import { NgComponentOutlet } from '@angular/common';
+import { NgComponentOutlet, NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, type Type } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
@@ -30,7 +30,16 @@ import { Words } from '../ui/words';
  */
 @Component({
   selector: 'lv-bench-block',
-  imports: [Words, RichWords, Picture, PictureField, LearnerBlockView, NgComponentOutlet, LucideDynamicIcon],
+  imports: [
+    Words,
+    RichWords,
+    Picture,
+    PictureField,
+    LearnerBlockView,
+    NgComponentOutlet,
+    NgTemplateOutlet,
+    LucideDynamicIcon,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-block.html',
   styleUrl: './bench-block.css',

@@ -1,14 +1,25 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { LEAST_LETTERS, Lock, type Tried } from '../platform/lock';
-import { WorkspaceStore } from '../store/workspace';
+import {
+  type AbstractControl,
+  FormControl,
+  FormGroup,
+  ReactiveFormsModule,
+  type ValidationErrors,
+  Validators,
+} from '@angular/forms';
+import { PasswordDirective } from 'primeng/password';
+import { LEAST_LETTERS, Lock, MOST_LETTERS, type Tried } from '../platform/lock';
 import { Notice } from '../ui/notice';
 import { pauseOf } from '../ui/pause';
-import { Code } from '../ui/picture-code';
 
-/** The passphrase that closes every place but the desk, and the learners' picture codes. */
+const words = (...rules: ((c: AbstractControl) => ValidationErrors | null)[]) =>
+  new FormControl('', { nonNullable: true, validators: rules });
+type Field = 'present' | 'first' | 'again';
+
+/** The passphrase that closes every place but the desk. */
 @Component({
   selector: 'lv-lock-panel',
-  imports: [Code],
+  imports: [PasswordDirective, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Lock</h2>
@@ -19,29 +30,37 @@ import { Code } from '../ui/picture-code';
           : 'With a passphrase, opening the Learners’ desk closes every other place until it is typed: you can hand the machine over.'
       }}
     </p>
-    <form class="row" (submit)="$event.preventDefault(); set(present, first, again)">
-      <label class="field" [hidden]="!lock.isSet()"
-        >Passphrase now
-        <input #present class="input" type="password" autocomplete="current-password" [maxLength]="200" />
-      </label>
-      <label class="field"
-        >{{ lock.isSet() ? 'New passphrase' : 'Passphrase' }}
-        <input #first class="input" type="password" autocomplete="new-password" [maxLength]="200" />
-      </label>
-      <label class="field"
-        >The same again
-        <input #again class="input" type="password" autocomplete="new-password" [maxLength]="200" />
-      </label>
-      <button class="btn" type="submit" [disabled]="busy() || pause.seconds() > 0">
+    <form class="row" [formGroup]="form" (ngSubmit)="set()">
+      @for (f of fields(); track f.name) {
+        <label class="field"
+          >{{ f.label }}
+          <input
+            class="input"
+            type="password"
+            pPassword
+            [feedback]="false"
+            [showPassword]="isShown()"
+            [formControlName]="f.name"
+            [id]="'lock-' + f.name"
+            [autocomplete]="f.name === 'present' ? 'current-password' : 'new-password'"
+            [maxLength]="most"
+            [attr.aria-invalid]="wrongIn() === f.name"
+            aria-describedby="lock-says"
+          />
+        </label>
+      }
+      <button class="btn" type="submit" [disabled]="isWaiting()">
         {{ lock.isSet() ? 'Change it' : 'Set the lock' }}
       </button>
       @if (lock.isSet()) {
-        <button class="btn quiet" type="button" [disabled]="busy() || pause.seconds() > 0" (click)="remove(present)">
-          Take the lock away
-        </button>
+        <button class="btn quiet" type="button" [disabled]="isWaiting()" (click)="remove()">Take the lock away</button>
       }
     </form>
-    <p class="wrong" role="alert">{{ says() }}</p>
+    <label class="check"
+      ><input type="checkbox" #shown [checked]="isShown()" (change)="isShown.set(shown.checked)" />Show what I
+      type</label
+    >
+    <p id="lock-says" class="wrong" role="alert">{{ says() }}</p>
     <details>
       <summary>What it protects from, and what not</summary>
       <p class="small">
@@ -52,53 +71,6 @@ import { Code } from '../ui/picture-code';
         and keep yours to yourself. A forgotten passphrase cannot be looked up: only a backup brings your things back.
       </p>
     </details>
-    <h3>Picture codes</h3>
-    <p class="small">
-      With a code, a learner presses three pictures before their work opens. A code keeps classmates out, nobody
-      determined: there are 729.
-    </p>
-    <div class="row">
-      @for (c of classes(); track c.id) {
-        <button class="btn" type="button" [disabled]="c.without.length === 0" (click)="draw(c.without)">
-          {{
-            c.without.length === 0
-              ? c.name + ': all have one'
-              : 'Draw codes for ' + c.name + ' (' + c.without.length + ')'
-          }}
-        </button>
-      } @empty {
-        <p class="small">There are no classes yet.</p>
-      }
-    </div>
-    @if (coded().length) {
-      <details>
-        <summary>{{ coded().length }} learner{{ coded().length === 1 ? ' has a code' : 's have a code' }}</summary>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Learner</th>
-              <th scope="col">Pictures</th>
-              <th scope="col"><span class="sr">Change</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (l of coded(); track l.id) {
-              <tr>
-                <td>{{ l.name }}</td>
-                <td><lv-code [code]="lock.codes()[l.id] ?? []" /></td>
-                <td class="row">
-                  <button class="btn quiet" type="button" (click)="draw([l.id])">
-                    Another<span class="sr"> for {{ l.name }}</span></button
-                  ><button class="btn quiet" type="button" (click)="take(l.id)">
-                    None<span class="sr"> for {{ l.name }}</span>
-                  </button>
-                </td>
-              </tr>
-            }
-          </tbody>
-        </table>
-      </details>
-    }
   `,
   styles: `
     :host {
@@ -115,46 +87,46 @@ import { Code } from '../ui/picture-code';
     .wrong:empty {
       display: none;
     }
-    details,
-    details p {
+    details {
       max-width: 680px;
-    }
-    td.row {
-      gap: 2px;
     }
   `,
 })
 export class LockPanel {
   protected readonly lock = inject(Lock);
-  private readonly work = inject(WorkspaceStore);
   private readonly notice = inject(Notice);
-  protected readonly busy = signal(false);
-  protected readonly pause = pauseOf(() => this.lock.pause());
+  protected readonly most = MOST_LETTERS;
+  protected readonly form = new FormGroup({
+    present: words(),
+    first: words(Validators.minLength(LEAST_LETTERS), Validators.required),
+    again: words(),
+  });
+  protected readonly fields = computed<{ name: Field; label: string }[]>(() => [
+    ...(this.lock.isSet() ? [{ name: 'present', label: 'Passphrase now' } as const] : []),
+    { name: 'first', label: this.lock.isSet() ? 'New passphrase' : 'Passphrase' },
+    { name: 'again', label: 'The same again' },
+  ]);
+  protected readonly isShown = signal(false);
+  private readonly busy = signal(false);
+  private readonly pause = pauseOf(() => this.lock.pause());
+  protected readonly isWaiting = computed(() => this.busy() || this.pause.seconds() > 0);
   private readonly problem = signal('');
+  protected readonly wrongIn = signal<Field | null>(null);
   protected readonly says = computed(() => {
     const s = this.pause.seconds();
     return s > 0 ? `That was not the passphrase. Try again in ${s} second${s === 1 ? '' : 's'}.` : this.problem();
   });
-  protected readonly coded = computed(() =>
-    this.work
-      .people()
-      .learners.filter((l) => this.lock.hasCode(l.id))
-      .sort((a, b) => a.name.localeCompare(b.name)),
-  );
-  protected readonly classes = computed(() =>
-    this.work.people().classes.map((c) => ({ ...c, without: c.learnerIds.filter((id) => !this.lock.hasCode(id)) })),
-  );
 
-  protected async set(present: HTMLInputElement, first: HTMLInputElement, again: HTMLInputElement): Promise<void> {
-    if (first.value.length < LEAST_LETTERS)
+  protected async set(): Promise<void> {
+    const { present, first, again } = this.form.getRawValue();
+    if (this.form.controls.first.invalid)
       return this.wrong(
         `A passphrase has ${LEAST_LETTERS} characters or more: three or four words are easy to keep.`,
-        first,
+        'first',
       );
-    if (first.value !== again.value) return this.wrong('The two are not the same. Type it twice alike.', again);
+    if (first !== again) return this.wrong('The two are not the same. Type it twice alike.', 'again');
     const was = this.lock.isSet();
-    if (await this.tried(() => this.lock.choose(first.value, present.value), present)) {
-      for (const field of [present, first, again]) field.value = '';
+    if (await this.tried(() => this.lock.choose(first, present))) {
       this.notice.done(
         was ? 'The passphrase is changed' : 'The lock is set',
         'Opening the Learners’ desk closes every other place.',
@@ -162,33 +134,28 @@ export class LockPanel {
     }
   }
 
-  protected async remove(present: HTMLInputElement): Promise<void> {
-    if (present.value === '') return this.wrong('Type the passphrase as it is now first.', present);
-    if (await this.tried(() => this.lock.takeAway(present.value), present)) {
-      present.value = '';
+  protected async remove(): Promise<void> {
+    const { present } = this.form.getRawValue();
+    if (present === '') return this.wrong('Type the passphrase as it is now first.', 'present');
+    if (await this.tried(() => this.lock.takeAway(present)))
       this.notice.done('The lock is taken away', 'The desk closes nothing any more.');
-    }
   }
 
-  protected async draw(ids: readonly string[]): Promise<void> {
-    await this.lock.setCodes(Object.fromEntries(ids.map((id) => [id, this.lock.freshCode()])));
-  }
-
-  protected async take(id: string): Promise<void> {
-    await this.lock.setCodes({ [id]: null });
-  }
-
-  private wrong(says: string, field: HTMLInputElement): void {
+  private wrong(says: string, field: Field): void {
     this.problem.set(says);
-    field.focus();
+    this.wrongIn.set(field);
+    document.getElementById(`lock-${field}`)?.focus();
   }
 
-  private async tried(work: () => Promise<Tried>, field: HTMLInputElement): Promise<boolean> {
+  /** Done where it was right; then nothing of what was typed stays in the fields. */
+  private async tried(work: () => Promise<Tried>): Promise<boolean> {
     this.busy.set(true);
     this.problem.set('');
+    this.wrongIn.set(null);
     try {
       const said = await work();
-      if (said !== 'open') this.wrong('That is not the passphrase as it is now.', field);
+      if (said === 'open') this.form.reset();
+      else this.wrong('That is not the passphrase as it is now.', 'present');
       return said === 'open';
     } catch {
       this.problem.set('It could not be written: there is not enough room in this browser. Nothing was changed.');

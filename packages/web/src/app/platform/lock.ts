@@ -19,7 +19,8 @@ export type CodePicture = (typeof CODE_PICTURES)[number];
 export const CODE_LENGTH = 3;
 /** Shortest passphrase, in characters. */
 export const LEAST_LETTERS = 8;
-const MOST_LETTERS = 200;
+/** Longest passphrase, in characters. */
+export const MOST_LETTERS = 200;
 
 /** What OWASP's Password Storage Cheat Sheet names for PBKDF2 with SHA-256. */
 const ROUNDS = 600_000;

@@ -25,7 +25,9 @@ export const rest = () => new Promise((done) => setTimeout(done, 5));
 /** Storage with a workspace in it, as a browser would have it. */
 export async function boxesWith(workspace: Workspace): Promise<MemoryBoxes> {
   const boxes = new MemoryBoxes();
-  await fillWith(new Generation(boxes, GENERATION), workspace);
+  const generation = new Generation(boxes, GENERATION);
+  await fillWith(generation, workspace);
+  await generation.finish();
   await writeGenerations(boxes, { current: GENERATION, earlier: [] });
   return boxes;
 }

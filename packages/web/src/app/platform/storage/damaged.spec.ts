@@ -76,4 +76,22 @@ describe('a damaged record', () => {
     expect(tab.get(Asides).all()).toMatchObject([{ key: 'families/puncture' }]);
     expect(await bodies().get('families/puncture')).toBeUndefined();
   });
+
+  it.each<[string, (boxes: MemoryBoxes) => Promise<void>]>([
+    ['gone', (b) => b.root().remove('generations')],
+    ['empty', (b) => b.root().set('generations', null)],
+    ['foreign', (b) => b.root().set('generations', { current: 7 })],
+  ])('that says which workspace is the present one, and is %s: the newest whole one stands', async (_, damage) => {
+    await boxes.of('zzz-unfinished', 'heads').set('learners/x', {});
+    await damage(boxes);
+    const tab = await Tab.open(boxes);
+    expect(tab.work.status()).toBe('ready');
+    expect(Object.keys(tab.work.doc().learners)).toHaveLength(23);
+  });
+
+  it('of an earlier time, when no workspace said that it is whole, is found again too', async () => {
+    await heads().remove('.whole');
+    await boxes.root().set('generations', null);
+    expect(Object.keys((await Tab.open(boxes)).work.doc().learners)).toHaveLength(23);
+  });
 });

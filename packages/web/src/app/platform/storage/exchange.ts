@@ -44,6 +44,8 @@ export class Exchange {
         throw error;
       }
       await this.point(id, says);
+      // Only now: until then nothing may take it for what is kept.
+      await generation.finish().catch(() => undefined);
     });
     return await this.changed(id);
   }

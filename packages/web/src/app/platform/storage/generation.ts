@@ -10,6 +10,7 @@ export interface Put {
 }
 
 const JOURNAL = '.journal';
+const WHOLE = '.whole';
 
 /**
  * The boxes of one generation. What belongs together is written whole or not at all: it is first written down as one
@@ -30,6 +31,7 @@ export class Generation {
     const all = await readAll(this.box('heads'));
     const owed = putsIn(all.get(JOURNAL));
     all.delete(JOURNAL);
+    all.delete(WHOLE);
     for (const { box, key, value } of owed)
       if (box === 'heads') {
         if (value === undefined) all.delete(key);
@@ -65,6 +67,15 @@ export class Generation {
   /** For a generation that nobody reads yet: in order, without writing down first. */
   async fill(puts: Iterable<Put>): Promise<void> {
     for (const put of puts) await this.put(put);
+  }
+
+  /** All that belongs to it is written: from now on it can be recognised by itself. */
+  async finish(): Promise<void> {
+    await this.box('heads').set(WHOLE, true);
+  }
+
+  async isWhole(): Promise<boolean> {
+    return (await this.box('heads').get(WHOLE)) === true;
   }
 
   drop(): Promise<void> {

@@ -5,7 +5,7 @@ import { FatedBoxes, Tab } from '../../testing/tab';
 import { DeskActions, LearnersActions } from '../../store/actions';
 import { Parts } from '../../store/parts';
 import { Asides } from './asides';
-import type { MemoryBoxes } from './boxes';
+import { MemoryBoxes } from './boxes';
 import { Exchange } from './exchange';
 import { fillWith } from './filling';
 
@@ -113,6 +113,13 @@ describe('two tabs', () => {
 });
 
 describe('an exchange of workspaces', () => {
+  it('where nothing was kept yet is all there after a reload', async () => {
+    const mine = new MemoryBoxes();
+    await (await Tab.open(mine)).get(Exchange).with((g) => fillWith(g, demo), '');
+    expect(Object.keys((await Tab.open(mine)).work.doc().learners)).toHaveLength(23);
+    expect(await mine.generations()).toHaveLength(1);
+  });
+
   it('stopped anywhere leaves what was there, whole', async () => {
     for (let room = 0; room < 60; room += 7) {
       const mine = await boxesWithDemo();

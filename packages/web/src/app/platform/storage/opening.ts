@@ -38,6 +38,7 @@ export class Opener {
     if (!generations) return { state: (await this.hasFirst()) ? 'first format' : 'fresh' };
     const opened = await this.openGeneration(generations.current);
     void this.dropFirst().catch(() => undefined);
+    void markWhole(new Generation(this.boxes, generations.current)).catch(() => undefined);
     void dropUnfinished(this.boxes, generations);
     return { state: 'open', opened };
   }
@@ -95,6 +96,11 @@ function readHead(kind: Kind, value: unknown): { data: unknown; notes?: readonly
   if (value.format > WORKSPACE_FORMAT) return { why: 'It was written by a newer Lorvet.' };
   const read = readRecord(kind, migrated(kind, value));
   return 'data' in read ? read : { why: read.faults.join('; ') };
+}
+
+/** One that is pointed to is whole: of an earlier time, it does not say so itself yet. */
+async function markWhole(generation: Generation): Promise<void> {
+  if (!(await generation.isWhole())) await generation.finish();
 }
 
 /** What a stopped exchange left half written is of no use to anybody. */

@@ -1,5 +1,6 @@
 import { z } from '@lorvet/core';
 import type { Boxes } from './boxes';
+import { Generation } from './generation';
 
 /** A workspace that another took the place of: it can be had back until it is let go. */
 const earlierSchema = z.object({ generation: z.string(), at: z.string(), says: z.string() });
@@ -18,12 +19,19 @@ export async function readGenerations(boxes: Boxes): Promise<Generations | null>
     .get(GENERATIONS)
     .catch(() => null);
   const read = generationsSchema.safeParse(kept);
-  if (read.success) return read.data;
-  if (kept === undefined) return null;
-  // The record is damaged: the newest generation stands, and none is let go.
-  const all = (await boxes.generations()).sort().reverse();
-  const [current] = all;
-  const earlier = all.slice(1).map((generation) => ({ generation, at: '', says: 'found again' }));
+  return read.success ? read.data : await foundAgain(boxes);
+}
+
+/** Without that record, or where it is damaged: the newest generation that was written whole stands, and none is let go. */
+async function foundAgain(boxes: Boxes): Promise<Generations | null> {
+  const all = (await boxes.generations().catch(() => [])).sort().reverse();
+  const isWhole = await Promise.all(all.map((g) => new Generation(boxes, g).isWhole().catch(() => false)));
+  const whole = all.filter((_, i) => isWhole[i]);
+  // Before there was a word for it, only the record itself says that there was a whole one.
+  const wasKept = async () => (await boxes.root().keys()).includes(GENERATIONS);
+  const found = whole.length === 0 && (await wasKept().catch(() => true)) ? all : whole;
+  const [current, ...others] = found;
+  const earlier = others.map((generation) => ({ generation, at: '', says: 'found again' }));
   return current === undefined ? null : { current, earlier };
 }
 

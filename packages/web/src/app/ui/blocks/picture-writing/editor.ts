@@ -1,32 +1,22 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { Picture } from '../../picture';
-import { PictureField } from '../../picture-field';
+import { DescribedPicture } from '../described-picture';
 import { type BlockOf, EditorPart } from '../editor-part';
 
 @Component({
   selector: 'lv-picture-writing-editor',
-  imports: [Picture, PictureField],
+  imports: [Picture, DescribedPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (block().assetId) {
       <lv-picture [assetId]="block().assetId" [alt]="block().alt" />
     }
-    <div class="row">
-      <lv-picture-field
-        [label]="block().assetId ? 'Another picture' : 'Choose a picture'"
-        (chosen)="set({ assetId: $event })"
-      />
-      <input
-        class="input"
-        style="flex: 1"
-        #alt
-        [maxLength]="most('alt')"
-        aria-label="Description of the picture"
-        placeholder="Describe the picture"
-        [value]="block().alt"
-        (change)="set({ alt: alt.value })"
-      />
-    </div>
+    <lv-described-picture
+      [assetId]="block().assetId"
+      [alt]="block().alt"
+      [most]="most('alt')"
+      (changed)="set($event)"
+    />
   `,
   styleUrl: '../editor.css',
 })

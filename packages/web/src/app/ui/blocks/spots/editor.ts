@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
 import type { Piece, Rect } from '@lorvet/core';
-import { PictureField } from '../../picture-field';
 import { RectBoard } from '../../rect-board';
 import { Rows } from '../../rows';
+import { DescribedPicture } from '../described-picture';
 import { type BlockOf, EditorPart } from '../editor-part';
 
 type Target = BlockOf<'spots'>['targets'][number];
@@ -10,25 +10,15 @@ const nameOf = (t: Target): Piece => ({ id: t.id, text: t.text });
 
 @Component({
   selector: 'lv-spots-editor',
-  imports: [Rows, RectBoard, PictureField],
+  imports: [Rows, RectBoard, DescribedPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="row">
-      <lv-picture-field
-        [label]="block().assetId ? 'Another picture' : 'Choose a picture'"
-        (chosen)="set({ assetId: $event })"
-      />
-      <input
-        class="input"
-        style="flex: 1"
-        #alt
-        [maxLength]="most('alt')"
-        aria-label="Description of the picture"
-        placeholder="Describe the picture"
-        [value]="block().alt"
-        (change)="set({ alt: alt.value })"
-      />
-    </div>
+    <lv-described-picture
+      [assetId]="block().assetId"
+      [alt]="block().alt"
+      [most]="most('alt')"
+      (changed)="set($event)"
+    />
     @if (block().assetId) {
       <p class="tag-key">Drag over each area that is right.</p>
       <lv-rect-board
