@@ -46,7 +46,7 @@ import { Place } from '../place';
           </div>
         }
         @case ('frames') {
-          <div class="frames">
+          <div class="frames scroll">
             @for (frame of frames(); track $index) {
               <div class="frame">
                 @for (c of frame; track c) {
