@@ -1,5 +1,5 @@
 // The core's schemas are built in a turn of their own, before the application's: the two together would be felt.
-const core = import('@lorvet/core');
+const core = import('./app/records');
 const app = import('./app/boot');
 
 void core

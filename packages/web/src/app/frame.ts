@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { Toast } from 'primeng/toast';
 import { Keeper } from './platform/storage/keeper';
 import { StorageRoom } from './platform/storage-room';
 import { Commands } from './ui/commands';
@@ -9,6 +8,7 @@ import { Full } from './ui/full';
 import { isTyping } from './ui/keys';
 import { Palette } from './ui/palette';
 import { Notice } from './ui/notice';
+import { Notices } from './ui/notices';
 import { Shortcuts } from './ui/shortcuts';
 import { TypedAhead } from './ui/typed-ahead';
 import { ProgressLine } from './ui/progress';
@@ -27,10 +27,10 @@ const THEME = 'lorvet-theme';
     RouterLink,
     RouterLinkActive,
     LucideDynamicIcon,
+    Notices,
     Palette,
     ProgressLine,
     Shortcuts,
-    Toast,
     TroubleLine,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -92,7 +92,9 @@ const THEME = 'lorvet-theme';
       }
       <router-outlet />
     </main>
-    <p-toast position="bottom-center" />
+    @defer (when notice.isWanted()) {
+      <lv-notices />
+    }
     @defer (when palette()) {
       <lv-palette [(open)]="palette" />
     }
@@ -211,6 +213,7 @@ export class Frame {
   protected readonly room = inject(StorageRoom);
   protected readonly trouble = inject(Trouble);
   protected readonly packs = inject(Packs);
+  protected readonly notice = inject(Notice);
   protected readonly kept = computed(() =>
     this.trouble.isThere() ? 'Not kept' : this.keeper.saved() ? 'All kept' : 'Keeping …',
   );
@@ -241,7 +244,7 @@ export class Frame {
     ]);
     inject(DestroyRef).onDestroy(off);
     void this.room.measure();
-    const notice = inject(Notice);
+    const { notice } = this;
     effect(() => {
       const problem = this.work.problem();
       if (!problem) return;
