@@ -98,9 +98,10 @@ export class TeacherDoor {
     if (this.busy() || this.pause.seconds() > 0) return;
     this.busy.set(true);
     this.wrong.set(false);
-    const said = await this.lock.open(field.value);
-    this.busy.set(false);
-    this.pause.look();
+    const said = await this.lock.open(field.value).finally(() => {
+      this.busy.set(false);
+      this.pause.look();
+    });
     if (said === 'open') return void this.router.navigateByUrl(this.lock.cameFrom());
     this.wrong.set(true);
     field.select();

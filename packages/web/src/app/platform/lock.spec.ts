@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { webcrypto } from 'node:crypto';
 import { TextEncoder as NodeEncoder } from 'node:util';
-import { Tab } from '../testing/tab';
+import { FatedBoxes, Tab } from '../testing/tab';
 import { type CodePicture, Lock } from './lock';
 import { MemoryBoxes } from './storage/boxes';
 
@@ -43,6 +43,20 @@ describe('the lock', () => {
     expect(await again.open(WORDS)).toBe('open');
     expect((await tab()).closed()).toBe(false);
     expect(JSON.stringify(await boxes.root().get('lock'))).not.toContain('limpet');
+  });
+
+  it('opens for the right words, and slows down for wrong ones, where there is no room to write that either', async () => {
+    await (await tab()).choose(WORDS, '');
+    await (await tab()).close();
+    const full = boxes;
+    boxes = new FatedBoxes(full, ({ op }) => (op === 'set' ? 'fails' : 'does')) as unknown as MemoryBoxes;
+    const lock = await tab();
+    for (const said of ['wrong', 'wrong', 'wrong', 'wait']) expect(await lock.open('guess guess')).toBe(said);
+    now += 5001;
+    expect(await lock.open(WORDS)).toBe('open');
+    expect(lock.closed()).toBe(false);
+    await expect(lock.choose('another one', WORDS)).rejects.toThrow('full');
+    expect((await tab()).closed()).toBe(true);
   });
 
   it('wrong tries slow down, also after a reload, and the right one waits as long', async () => {

@@ -50,6 +50,13 @@ const NONE: Kept = { passphrase: null, closed: false, tries: {}, codes: {} };
 
 export type Tried = 'open' | 'wrong' | 'wait';
 
+/** Wrong tries as they are kept, and those that could not be written and count in this tab only. */
+function laterOf(kept: Kept['tries'], here: Kept['tries']): Kept['tries'] {
+  const wrong = (whose: string) => (Object.hasOwn(kept, whose) ? (kept[whose]?.wrong ?? 0) : 0);
+  const more = Object.entries(here).filter(([whose, t]) => t.wrong > wrong(whose));
+  return { ...kept, ...Object.fromEntries(more) };
+}
+
 const hex = (bytes: ArrayBuffer | Uint8Array): string =>
   [...new Uint8Array(bytes)].map((b) => b.toString(16).padStart(2, '0')).join('');
 
@@ -103,11 +110,13 @@ export class Lock {
     await this.change((k) => ({ ...k, closed: true })).catch(() => undefined);
   }
 
+  /** Where that cannot be written, it opens in this tab until it is closed or read anew. */
   async open(words: string): Promise<Tried> {
     return await this.tried(
       TEACHER,
       async (k) => k.passphrase !== null && (await this.fits(words, k.passphrase)),
       (k) => ({ ...k, closed: false }),
+      'here at least',
     );
   }
 
@@ -162,6 +171,7 @@ export class Lock {
       learnerId,
       (k) => Promise.resolve(Object.hasOwn(k.codes, learnerId) && String(k.codes[learnerId]) === String(code)),
       (k) => k,
+      'here at least',
     );
   }
 
@@ -175,9 +185,14 @@ export class Lock {
     return (await hashed(words.slice(0, MOST_LETTERS), secret.salt, secret.rounds)) === secret.hash;
   }
 
-  private async tried(whose: string, isRight: (k: Kept) => Promise<boolean>, then: (k: Kept) => Kept): Promise<Tried> {
+  private async tried(
+    whose: string,
+    isRight: (k: Kept) => Promise<boolean>,
+    then: (k: Kept) => Kept,
+    counts: 'written' | 'here at least' = 'written',
+  ): Promise<Tried> {
     let said: Tried = 'wrong';
-    await this.change(async (k) => {
+    const change = async (k: Kept): Promise<Kept> => {
       const before = Object.hasOwn(k.tries, whose) ? k.tries[whose] : undefined;
       if (before && before.until > Date.now()) {
         said = 'wait';
@@ -191,7 +206,8 @@ export class Lock {
       const wrong = (before?.wrong ?? 0) + 1;
       const pause = wrong < FREE_TRIES ? 0 : Math.min(LONGEST_PAUSE_MS, FIRST_PAUSE_MS * 2 ** (wrong - FREE_TRIES));
       return { ...k, tries: { ...others, [whose]: { wrong, until: Date.now() + pause } } };
-    });
+    };
+    await this.change(change, counts);
     return said;
   }
 
@@ -205,12 +221,17 @@ export class Lock {
     return read.success ? read.data : NONE;
   }
 
-  private async change(change: (k: Kept) => Kept | Promise<Kept>): Promise<void> {
+  private async change(
+    change: (k: Kept) => Kept | Promise<Kept>,
+    counts: 'written' | 'here at least' = 'written',
+  ): Promise<void> {
     await this.boxes.alone('lorvet-lock', async () => {
-      const before = await this.now();
+      const kept = await this.now();
+      const before = { ...kept, tries: laterOf(kept.tries, this.kept().tries) };
       const after = await change(before);
       if (after === before) return;
-      await this.boxes.root().set(KEY, after);
+      const write = this.boxes.root().set(KEY, after);
+      await (counts === 'written' ? write : write.catch(() => undefined));
       this.kept.set(after);
     });
     this.channel?.postMessage(null);
