@@ -1,8 +1,8 @@
-// The core's schemas are built in a turn of their own, before the application's: the two together would be felt.
-const core = import('./app/records');
+// What is needed is fetched at once, but read in turns: all of it together would hold the page for too long.
+const parts = [import('./app/start/blocks'), import('./app/start/records')];
 const app = import('./app/boot');
 
-void core
+void Promise.all(parts)
   .then(() => app)
   .then(({ boot }) => boot())
   .catch((error: unknown) => {

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { Keeper } from './platform/storage/keeper';
@@ -90,7 +99,9 @@ const THEME = 'lorvet-theme';
       @if (packs.reading(); as name) {
         <lv-progress class="reading" [what]="'Reading “' + name + '”'" (stopped)="packs.stop()" />
       }
-      <router-outlet />
+      @if (isDrawn()) {
+        <router-outlet />
+      }
     </main>
     @defer (when notice.isWanted()) {
       <lv-notices />
@@ -228,10 +239,13 @@ export class Frame {
     { path: '/keeping', name: 'Keeping' },
   ];
 
+  /** The place comes a turn after what stands around it: both at once would be felt. */
+  protected readonly isDrawn = signal(false);
   protected readonly palette = signal(false);
   protected readonly keys = signal(false);
 
   constructor() {
+    afterNextRender(() => setTimeout(() => this.isDrawn.set(true)));
     const router = inject(Router);
     const off = inject(Commands).add([
       ...this.places.map((p) => ({ group: 'Go to', name: p.name, run: () => void router.navigate([p.path]) })),
