@@ -10,15 +10,20 @@ import { Packs } from '../store/packs';
 import { WorkspaceStore } from '../store/workspace';
 import { Ask } from '../ui/ask';
 import { FileButton } from '../ui/file-button';
+import { growing } from '../ui/growing';
+import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 import { SwatchMark } from '../ui/swatch';
 import { duplicateFamily, newFamily } from './new-family';
 
+/** So many come at once. */
+const CARDS = 6;
+
 /** Where the masters are kept, each with its family. */
 @Component({
   selector: 'lv-shelf',
-  imports: [FileButton, RouterLink, LucideDynamicIcon, SwatchMark, DIALOG],
+  imports: [FileButton, Near, RouterLink, LucideDynamicIcon, SwatchMark, DIALOG],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf.html',
   styleUrl: './shelf.css',
@@ -35,34 +40,37 @@ export class Shelf {
   protected readonly query = signal('');
   protected readonly beginning = signal(false);
 
-  private readonly all = computed(() => {
-    const handOuts = this.work.handOutHeads();
-    const people = this.work.people();
-    return this.work.familyHeads().map((head) => {
-      const holders = new Set(learnersWith(handOuts, head.id));
-      const classes = people.classes.filter((c) => c.learnerIds.some((id) => holders.has(id))).map((c) => c.name);
-      return {
-        ...head,
-        on: head.revisedAt.slice(0, 10),
-        holders: holders.size,
-        classes: classes.join(', '),
-        words: plainWords(
-          [
-            head.title,
-            head.subject,
-            head.ages,
-            ...head.objectives.map((o) => o.text),
-            ...head.versions.map((v) => v.name),
-          ].join(' '),
-        ),
-      };
-    });
-  });
-  protected readonly shown = computed(() => {
+  private readonly all = computed(() =>
+    this.work.familyHeads().map((head) => ({
+      ...head,
+      words: plainWords(
+        [
+          head.title,
+          head.subject,
+          head.ages,
+          ...head.objectives.map((o) => o.text),
+          ...head.versions.map((v) => v.name),
+        ].join(' '),
+      ),
+    })),
+  );
+  protected readonly found = computed(() => {
     const asked = plainWords(this.query()).split(' ').filter(Boolean);
     return this.all()
       .filter((x) => asked.every((w) => x.words.includes(w)))
       .sort((a, b) => b.revisedAt.localeCompare(a.revisedAt));
+  });
+  protected readonly drawn = growing(() => this.query(), CARDS, 4 * CARDS);
+  protected readonly shown = computed(() => {
+    const handOuts = this.work.handOutHeads();
+    const people = this.work.people();
+    return this.found()
+      .slice(0, this.drawn.budget())
+      .map((head) => {
+        const holders = new Set(learnersWith(handOuts, head.id));
+        const classes = people.classes.filter((c) => c.learnerIds.some((id) => holders.has(id))).map((c) => c.name);
+        return { ...head, on: head.revisedAt.slice(0, 10), holders: holders.size, classes: classes.join(', ') };
+      });
   });
   protected readonly any = computed(() => this.all().length > 0);
 
