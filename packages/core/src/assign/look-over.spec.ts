@@ -55,6 +55,10 @@ describe('what learners would receive is searched', () => {
     expect(
       found(withBlocks({ id: 'h', kind: 'heading', audience: 'learner', level: 1, text: 'Answer key' }))[0],
     ).toMatch(/^answer-part p2: “Answer key” looks like/);
+    const part = (words: string) => found(withBlocks(text(words)))[0];
+    expect(part('Read this first.\n\nAnswers: 1 b, 2 c, 3 a')).toMatch(/^answer-part p2: “Answers: 1 b.*part for the/);
+    expect(part('Well done!\n\n1) b 2) c 3) a')).toMatch(/^answer-part p2: “b 2\) c.*a list of answers/);
+    expect(part('Read on.\n\nAnswer: ______ cm\n\nAn apple 1 a day, write the answers in full')).toBeUndefined();
     expect(found(withBlocks(text('This is for the Supported group.')))[0]).toMatch(/^version-name p2: .*Supported/);
     expect(found(withBlocks(text('Ask Jory’s partner first.')))[0]).toMatch(/^learner-name p2: the name Jory in/);
     const asked = {

@@ -1,7 +1,7 @@
 import type { Id } from '../activity/block';
 import { type Block, blockKinds, isItem, keyWordsOf, type LearnerBlock } from '../activity/blocks';
 import { type Family, versionOf } from '../activity/family';
-import { plainRich, readRich } from '../activity/rich';
+import { plainRich } from '../activity/rich';
 import { derive } from '../derive/derive';
 import { audienceOfHeading } from '../intake/marks';
 import { calledNames, namesIn } from '../learners/names';
@@ -39,12 +39,31 @@ function wordsOf(value: unknown): string[] {
 
 const count = (text: string): number => text.split(/\s/).filter(Boolean).length;
 const begins = (text: string): string => text.replace(/\s+/g, ' ').trim().slice(0, 60);
-/** The first lines that could head a part of a page: a heading, or the first paragraph of a text. */
-function headOf(b: Block): string {
-  if (b.kind === 'heading') return b.text;
-  if (b.kind !== 'text') return '';
-  const [first] = readRich(b.text);
-  return first?.kind === 'paragraph' ? first.runs.map((r) => r.text).join('') : '';
+/** The lines of a block: not those of a text to read. The first of a heading or text may head what follows. */
+function linesIn(b: Block): { line: string; heads: boolean }[] {
+  if (TO_READ_IN.has(b.kind)) return [];
+  const words = isItem(b) ? [b.prompt] : blockKinds[b.kind].words(b as never).map((w) => w.text);
+  const mayHead = b.kind === 'heading' || b.kind === 'text';
+  return words.flatMap((text) => plainRich(text).split('\n')).map((line, i) => ({ line, heads: mayHead && i === 0 }));
+}
+
+/** Numbers with a letter each, as keys are listed: "1 b, 2 c, 3 a". */
+const LISTED_KEY = /(?<![\p{L}\d])\d{1,2}\s?[.):=-]?\s?[a-h](?![\p{L}\d])/giu;
+/** A list of one's own numbers loses its first number. */
+const LEAST_LISTED = 2;
+/** Words that name a part, at the most. */
+const MOST_NAMING = 3;
+
+/** What in a line looks like a part for the teacher: a heading of one, also with what follows it, or keys listed. */
+function looksLikeAnswers(line: string, heads: boolean): 'a part for the teacher' | 'a list of answers' | null {
+  const [before = '', ...after] = line.split(':');
+  // A line among others names such a part and no more: "Answers", "Teacher notes: …"; "Answer: ____" is the learner's.
+  const names = count(before) <= MOST_NAMING && !/^\s*answer\s*$/i.test(before) && audienceOfHeading(before) !== null;
+  const says = after.length === 0 || /[\p{L}\d]/u.test(after.join(':'));
+  if ((names && says) || (heads && audienceOfHeading(line))) return 'a part for the teacher';
+  const listed = line.match(LISTED_KEY) ?? [];
+  const letters = listed.join('').replace(/\s/g, '').length;
+  return listed.length >= LEAST_LISTED && letters * 2 > line.replace(/\s/g, '').length ? 'a list of answers' : null;
 }
 
 /**
@@ -93,9 +112,10 @@ export function lookOver(plan: HandOut, family: Family, people: People): Finding
     const items = blocks.flat().filter(isItem);
     blocks.forEach((onPage, i) => {
       for (const b of onPage) {
-        const head = headOf(b);
-        if (head && audienceOfHeading(head))
-          say('answer-part', i + 1, b.id, `“${begins(head)}” looks like a part for the teacher`);
+        for (const { line, heads } of linesIn(b)) {
+          const like = looksLikeAnswers(line, heads);
+          if (like) say('answer-part', i + 1, b.id, `“${begins(line)}” looks like ${like}`);
+        }
         if (TO_READ_IN.has(b.kind)) continue;
         // Of an item its question; its choices and pieces are meant to hold the key.
         const shown = isItem(b) ? [b.prompt] : blockKinds[b.kind].words(b as never).map((w) => w.text);
