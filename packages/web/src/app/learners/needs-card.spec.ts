@@ -55,6 +55,20 @@ describe('a needs card', () => {
     expect([now().fields, now().chosenName]).toEqual([{ pet: 'a cat', bus: '14' }, 'Rio']);
   });
 
+  it('keeps what is pressed where it is: a line about a field comes and goes after the press', async () => {
+    await place.write(/^Reads at grade/, 'four');
+    const says = () => place.text.includes('is no reading level');
+    expect(says()).toBe(true);
+    type(/^Reads at grade/, '4.5');
+    document.dispatchEvent(new Event('pointerdown'));
+    field('Reads at grade').dispatchEvent(new Event('focusout', { bubbles: true }));
+    await place.rest();
+    expect([says(), now().needs.readingGrade]).toEqual([true, 4.5]);
+    document.dispatchEvent(new Event('pointerup'));
+    await place.rest();
+    expect(says()).toBe(false);
+  });
+
   it('says what is half written when it goes', () => {
     type(/^Note/, 'Sits by the win');
     expect(written).toEqual([]);

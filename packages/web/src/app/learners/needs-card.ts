@@ -19,6 +19,7 @@ import { type Id, type Learner, type NeedsCard, type People, SUPPORTS } from '@l
 import { debounceTime } from 'rxjs';
 import { Clock } from '../platform/clock';
 import { Leaving } from '../platform/leaving';
+import { Press } from '../ui/press';
 import { CardDrafts } from './card-drafts';
 import { CARD_FIELD_NAMES, CARD_FIELDS, type CardChange, type CardFieldName, MOST_IN, withChange } from './card-fields';
 
@@ -79,7 +80,7 @@ export class NeedsCardForm implements OnInit, OnDestroy {
   protected readonly supports = SUPPORTS;
   protected readonly most = MOST_IN;
   protected readonly agreed = computed(() => new Set(this.learner().needs.supports));
-  protected readonly problems = signal<Partial<Record<CardFieldName, string>>>({});
+  protected readonly problems = signal<Partial<Record<CardFieldName, string | undefined>>>({});
   protected readonly form = new FormGroup<Record<CardFieldName, FormControl<string>>>({
     name: text(),
     readingGrade: text(),
@@ -91,6 +92,7 @@ export class NeedsCardForm implements OnInit, OnDestroy {
     own: text(),
     note: text(),
   });
+  private readonly press = inject(Press);
   private readonly stopSaying = inject(Leaving).say(() => this.sayAll());
 
   constructor() {
@@ -149,14 +151,20 @@ export class NeedsCardForm implements OnInit, OnDestroy {
     const change = this.read(field, control.value);
     if (!('problem' in change)) {
       control.markAsPristine();
-      const { [field]: _, ...others } = this.problems();
-      this.problems.set(others);
+      this.tell(field, undefined);
       if (!this.isSame(change, field)) this.emit(field, change);
       return;
     }
     // A new learner has no name yet while something else is written.
     if (field === 'name' && this.isNew() && control.value === '') return;
-    this.problems.set({ ...this.problems(), [field]: change.problem });
+    this.tell(field, change.problem);
+  }
+
+  /** What is wrong with a field, or that nothing is: said once no press would be lost by the line that comes or goes. */
+  private tell(field: CardFieldName, problem: string | undefined): void {
+    this.press.after(() =>
+      this.problems.update((all) => (all[field] === problem ? all : { ...all, [field]: problem })),
+    );
   }
 
   private read(field: CardFieldName, typed: string): CardChange | { readonly problem: string } {

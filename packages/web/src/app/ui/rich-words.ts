@@ -18,6 +18,7 @@ import { Leaving } from '../platform/leaving';
 import { Changes } from './changes';
 import { Full } from './full';
 import { Rich } from './blocks/rich';
+import { Press } from './press';
 import { fetchWhenIdle, richEditor } from './rich-editor-ready';
 import { TypedAhead } from './typed-ahead';
 
@@ -156,14 +157,11 @@ export class RichWords implements OnDestroy {
   protected readonly on = signal({ strong: false, em: false, list: false, numbered: false });
   private editor: Editor | null = null;
   private read: (editor: Editor) => RichPart[] = () => [];
-  /** Whether the page is being pressed. Watched only while editing: there may be hundreds of texts on a page. */
-  private pressed = false;
-  private closing = false;
-  private watching: AbortController | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly leaving = inject(Leaving);
   private readonly full = inject(Full);
   private readonly ahead = inject(TypedAhead);
+  private readonly press = inject(Press);
   private stopWatching: (() => void) | undefined;
   private isDirty = false;
 
@@ -195,22 +193,10 @@ export class RichWords implements OnDestroy {
     // To the style buttons is not away.
     if (this.host.nativeElement.contains(event.relatedTarget as Node | null)) return;
     this.say();
-    // Closing makes the page shorter: not while a button further down is being pressed, which would move from under it.
-    if (this.pressed) this.closing = true;
-    else this.leave();
-  }
-
-  private watchPresses(): void {
-    const { signal } = (this.watching = new AbortController());
-    document.addEventListener('pointerdown', () => (this.pressed = true), { signal });
-    document.addEventListener('pointerup', () => this.released(), { signal });
-  }
-
-  private released(): void {
-    this.pressed = false;
-    if (!this.closing) return;
-    this.closing = false;
-    setTimeout(() => this.leave());
+    const { editor } = this;
+    this.press.after(() => {
+      if (this.editor === editor) this.leave();
+    });
   }
 
   private async begin(): Promise<void> {
@@ -236,7 +222,6 @@ export class RichWords implements OnDestroy {
     });
     this.editor = editor;
     this.read = partsOf;
-    this.watchPresses();
     this.stopWatching = this.leaving.say(() => this.say());
     focusAtEnd(editor);
     const typed = this.ahead.take();
@@ -252,8 +237,6 @@ export class RichWords implements OnDestroy {
   }
 
   private close(): void {
-    this.watching?.abort();
-    this.pressed = this.closing = false;
     this.stopWatching?.();
     this.editor?.destroy();
     this.editor = null;
