@@ -75,6 +75,29 @@ test('a PDF with answers becomes a keyed master, is given and answered', async (
   expect(errors).toEqual([]);
 });
 
+test('what is for the teacher says why, is seen by no learner, and is turned round with one press', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await bring(page, material('intake/clocks-foot-of-page.pdf'));
+  await page.getByRole('button', { name: 'Read 2 pages' }).click();
+  await expect(page.getByText('6 of 6 accepted, 3 with a key.')).toBeVisible();
+  const pages = page.getByRole('navigation', { name: 'Pages read' });
+  const read = page.getByRole('region', { name: 'What was read' });
+  await page.getByLabel('Show as a learner gets it').check();
+  await expect(read).toContainText('half past six');
+  await expect(read).not.toContainText('6:30');
+  await pages.getByRole('button', { name: /^Answers/ }).click();
+  await expect(read).toContainText('No learner gets this page');
+  await page.getByLabel('Show as a learner gets it').uncheck();
+  await expect(read).toContainText('Under “Answers” stand answers by number.');
+  await read.getByRole('button', { name: 'No, it is for learners' }).click();
+  await expect(page.getByText('6 of 6 accepted, 0 with a key.')).toBeVisible();
+  await read.getByRole('button', { name: 'Decide as before' }).click();
+  await expect(page.getByText('6 of 6 accepted, 3 with a key.')).toBeVisible();
+  expect(await faults(page), 'review').toEqual([]);
+});
+
 test('a PDF page as a picture: places proposed, moved by keys, a further one drawn, answered on top of it', async ({
   page,
 }) => {

@@ -1,4 +1,4 @@
-// npm run bench [core] [browser] [term] [keeping]: figures as ratios within one run; also in docs/bench.json. Without a
+// npm run bench [core] [browser] [term] [keeping] [intake]: figures as ratios within one run; also in docs/bench.json. Without a
 // name: core and browser.
 import { build as bundle } from 'esbuild';
 import { execFileSync } from 'node:child_process';
@@ -8,9 +8,10 @@ import { join } from 'node:path';
 import { benchInBrowser } from './bench-browser.mjs';
 import { benchKeeping } from './bench-keeping.mjs';
 import { benchTerm } from './bench-term.mjs';
+import { benchIntake } from './bench-intake.mjs';
 import { build, install, root } from './steps.mjs';
 
-const ALL = ['core', 'browser', 'term', 'keeping'];
+const ALL = ['core', 'browser', 'term', 'keeping', 'intake'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((w) => !ALL.includes(w));
 if (unknown.length) {
@@ -58,6 +59,7 @@ if (does('keeping')) {
   build();
   rows.push(...(await benchKeeping()));
 }
+if (does('intake')) rows.push(...(await benchIntake(process.env.SHEETS ?? join(root, 'test-material/intake'))));
 console.table(rows);
 writeFileSync(join(root, 'docs/bench.json'), `${JSON.stringify(rows, null, 2)}\n`);
 rmSync(folder, { recursive: true });

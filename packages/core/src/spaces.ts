@@ -31,3 +31,13 @@ export function wordTokens(text: string): string[] {
   if (space) tokens.push(space);
   return tokens;
 }
+
+/** Words without the characters at both ends that `out`, a test for one character, names. In time that grows with them. */
+export function trimOf(words: string, out: RegExp, sides: 'both' | 'end' = 'both'): string {
+  const all = [...words];
+  let from = 0;
+  let to = all.length;
+  while (sides === 'both' && from < to && out.test(all[from] ?? '')) from++;
+  while (to > from && out.test(all[to - 1] ?? '')) to--;
+  return all.slice(from, to).join('');
+}

@@ -3,7 +3,7 @@ import { type Block, blockKinds, isItem, keyWordsOf, type LearnerBlock } from '.
 import { type Family, versionOf } from '../activity/family';
 import { plainRich } from '../activity/rich';
 import { derive } from '../derive/derive';
-import { audienceOfHeading } from '../intake/marks';
+import { audienceOfHeading } from '../intake/teacher-label';
 import { calledNames, namesIn } from '../learners/names';
 import { plainWords } from '../work/match-words';
 import { audienceOf, type People } from './audience';

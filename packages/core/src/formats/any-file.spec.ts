@@ -7,7 +7,7 @@ import { demoWorkspace } from '../demo/index';
 import { derive } from '../derive/derive';
 import { readHtml } from '../intake/html';
 import { acceptedPages } from '../intake/accept';
-import { propose, setApart } from '../intake/propose';
+import { propose } from '../intake/propose';
 import { mapQuestions, readQuestionTable } from '../intake/question-list';
 import { readRecipe, writeRecipe } from '../recipe/recipe';
 import { SHIPPED_RECIPES } from '../recipe/shipped';
@@ -19,7 +19,7 @@ import { mapClassList, readClassTable } from './class-list';
 import { readFamily, unsoundIn, writeFamily } from './family-file';
 import { Problem } from './problem';
 import { readQtiPackage, writeQtiPackage } from './qti/package';
-import { wordFile } from './zip';
+import { wordFile } from './word';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24));
 const bus = demo.families['right-bus'] as Family;
@@ -77,7 +77,7 @@ const TEXTS: readonly (readonly [string, string, (text: string) => void])[] = [
   [
     'a document',
     '<h1>Crabs</h1><p>1. Is it wet? A. yes B. no</p><p>2. Name one: ______</p><h2>Answer key</h2><p>1 A</p>',
-    (t) => void propose(setApart(readHtml(t, 'sheet.html').material), newId),
+    (t) => void propose(readHtml(t, 'sheet.html').material, newId),
   ],
 ];
 
@@ -172,7 +172,7 @@ describe('whatever a file holds, it is taken whole or refused in words', () => {
 
   it('a Word document that is made to fill the machine is refused before it is unpacked, any other is there whole', () => {
     const xml = strToU8('<w:document/>');
-    expect(unzipSync(new Uint8Array(wordFile(zipSync({ 'word/document.xml': xml }))))).toEqual({
+    expect(unzipSync(new Uint8Array(wordFile(zipSync({ 'word/document.xml': xml })).file))).toEqual({
       'word/document.xml': xml,
     });
     const bomb = zipSync({ 'word/document.xml': new Uint8Array(30_000_000) });

@@ -1,4 +1,4 @@
-import { strFromU8, unzipSync, zipSync } from 'fflate';
+import { strFromU8, unzipSync } from 'fflate';
 import { Problem } from './problem';
 
 export type ZipFiles = Readonly<Record<string, Uint8Array>>;
@@ -51,15 +51,6 @@ export function unzip(
     if (error instanceof Problem) throw error;
     throw new Problem(`This file cannot be opened as a ${what}: it is damaged, or it is not a ZIP file.`);
   }
-}
-
-/**
- * A Word document whose parts have been unpacked within the limits and lie in it as they are: whoever reads it cannot
- * be made to unpack more. Throws a Problem as `unzip` does.
- */
-export function wordFile(bytes: Uint8Array): ArrayBuffer {
-  const whole = zipSync(unzip(bytes, 'Word document', PACK_LIMITS), { level: 0 });
-  return whole.buffer as ArrayBuffer;
 }
 
 /** The names of the files in a ZIP, within the same limits. */

@@ -33,7 +33,7 @@ export function acceptedPages(
   return choices.flatMap((choice): Page[] => {
     const page = proposed.pages.find((p) => p.n === choice.n);
     if (!page || choice.as === 'leave') return [];
-    const from = { familyId: '', revision: 0, id: `page ${page.n}`, title: source.slice(0, 300) };
+    const from = { familyId: '', revision: 0, id: `page ${page.page}`, title: source.slice(0, 300) };
     const kept = page.proposals.flatMap((p): { block: Block; place: Rect | undefined }[] => {
       const yes = choice.accepted.has(p.id);
       // On a picture the words stand already: only places to answer are laid over it.

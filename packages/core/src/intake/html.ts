@@ -1,6 +1,7 @@
-import { type AnyNode, type Element, isTag, isText } from 'domhandler';
-import { parseDocument } from 'htmlparser2';
+import { type AnyNode, type Element, isComment, isTag, isText } from 'domhandler';
+import { DomUtils, parseDocument } from 'htmlparser2';
 import { notTooDeep } from '../formats/nesting';
+import { PAGE_BREAK } from '../formats/word';
 import { inSpaces } from '../spaces';
 import type { Material, MaterialPage, Part } from './material';
 
@@ -100,15 +101,30 @@ function walk(nodes: readonly AnyNode[], r: Reading, flow: Flow): void {
   for (const node of nodes) {
     if (isText(node)) flow.inline += node.data;
     else if (isTag(node)) element(node, r, flow);
+    else if (isComment(node) && /\S/.test(node.data)) r.left.add('Comments within the file were left out.');
   }
   say(r, flow);
 }
+
+/** Whether a browser would not show it. */
+const isHidden = (el: Element): boolean =>
+  'hidden' in el.attribs ||
+  /display\s*:\s*none|visibility\s*:\s*hidden|opacity\s*:\s*0(?:\.0+)?\s*(?:;|$)|font-size\s*:\s*0(?:[a-z%]*)\s*(?:;|$)/i.test(
+    el.attribs['style'] ?? '',
+  );
+
+/** Struck out or hidden: what nobody reads on the page. */
+const isUnread = (el: Element): boolean => isHidden(el) || ['del', 's', 'strike'].includes(el.name);
 
 function element(el: Element, r: Reading, flow: Flow): void {
   const tag = el.name.toLowerCase();
   if (/page-break-before\s*:\s*always|break-before\s*:\s*page/.test(el.attribs['style'] ?? '') && partsOf(r).length) {
     say(r, flow);
     r.pages.push([]);
+  }
+  if (isUnread(el)) {
+    if (/\S/.test(DomUtils.textContent(el))) r.left.add('Hidden or struck out words were left out.');
+    return;
   }
   if (SKIPPED.has(tag)) {
     if (!['head', 'style', 'script', 'template', 'noscript'].includes(tag))
@@ -118,7 +134,7 @@ function element(el: Element, r: Reading, flow: Flow): void {
   if (/^h[1-6]$/.test(tag)) {
     say(r, flow);
     const text = flat(wordsIn(el, r));
-    if (text) partsOf(r).push({ kind: 'heading', text, level: tag === 'h1' ? 1 : 2 });
+    if (text) partsOf(r).push({ kind: 'heading', text, level: tag === 'h1' ? 1 : 2, rank: Number(tag[1]) });
     return;
   }
   switch (tag) {
@@ -127,6 +143,10 @@ function element(el: Element, r: Reading, flow: Flow): void {
       return;
     case 'hr':
       say(r, flow);
+      if (el.attribs['class'] === PAGE_BREAK) {
+        if (partsOf(r).length) r.pages.push([]);
+        return;
+      }
       partsOf(r).push({ kind: 'rule' });
       return;
     case 'img':
@@ -180,6 +200,10 @@ function wordsIn(el: Element, r: Reading): string {
     .map((c) => {
       if (isText(c)) return c.data;
       if (!isTag(c) || SKIPPED.has(c.name)) return '';
+      if (isUnread(c)) {
+        if (/\S/.test(DomUtils.textContent(c))) r.left.add('Hidden or struck out words were left out.');
+        return '';
+      }
       if (c.name === 'br') return '\u0000';
       if (c.name === 'img') {
         picture(c, r);

@@ -3,11 +3,12 @@ export * from './accept';
 export * from './answer-sheet';
 export { type FoundPicture, readHtml } from './html';
 export { type DrawnShape, type LaidOutPage, readLaidOut, type TextItem } from './lines';
-export type { Proposal } from './item-of';
+export { isKeyed, type Proposal } from './item-of';
 export type { Material, MaterialPage, Part } from './material';
-export { propose, setApart, type Proposed, type ProposedPage } from './propose';
+export type { Decision } from './apart';
+export { propose, type Proposed, type ProposedPage } from './propose';
 export * from './question-list';
-export { wordFile } from '../formats/zip';
+export { PAGE_BREAK_STYLE, wordFile, type WordFile } from '../formats/word';
 export {
   type QtiReading,
   readQtiPackage,

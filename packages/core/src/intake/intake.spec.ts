@@ -7,10 +7,10 @@ import { demoWorkspace } from '../demo/index';
 import { Problem } from '../formats/problem';
 import { readQtiPackage, writeQtiPackage } from '../formats/qti/package';
 import { acceptedPages, contentOf } from './accept';
-import { answerSheet } from './answer-sheet';
+import { answerSheet, readKeys } from './answer-sheet';
 import { readHtml } from './html';
 import { readLaidOut } from './lines';
-import { audienceOfHeading, choicesInLine, asQuestion, keysIn } from './marks';
+import { asQuestion, choicesInLine } from './marks';
 import { propose } from './propose';
 import { mapQuestions, readQuestionTable } from './question-list';
 import { runs } from '../testing/laws';
@@ -43,30 +43,6 @@ describe('marks in a text', () => {
     expect(choicesInLine('A. red   B. blue C. sea green').map((c) => c.text)).toEqual(['red', 'blue', 'sea green']);
     expect(choicesInLine('Vitamin C. is good')).toEqual([]);
     expect(choicesInLine('A. red C. blue')).toEqual([]);
-  });
-
-  it('keys are read from a row and from lines', () => {
-    expect([...keysIn(['1 A 2 C 3 B', '4. crab', '5) 14 limpets', 'Q6: b'])]).toEqual([
-      [1, 'A'],
-      [2, 'C'],
-      [3, 'B'],
-      [4, 'crab'],
-      [5, '14 limpets'],
-      [6, 'b'],
-    ]);
-  });
-
-  it('a heading says whom a page is for, and a task that speaks of answers does not', () => {
-    expect(['Answer Key', 'ANSWERS', 'Solutions', 'Marking scheme'].map(audienceOfHeading)).toEqual([
-      'key',
-      'key',
-      'key',
-      'key',
-    ]);
-    expect(['Teacher’s notes', 'For the teacher'].map(audienceOfHeading)).toEqual(['teacher', 'teacher']);
-    expect(
-      ['Write your answers here', 'Choose the right answer', 'The teacher and the gull'].map(audienceOfHeading),
-    ).toEqual([null, null, null]);
   });
 });
 
@@ -190,6 +166,28 @@ describe('an answer sheet made by rule', () => {
     expect(
       keys(answerSheet({ kind: 'short', count: 3, choices: 0, keys: '1. crab / a crab\n2. 14\n3) sea' }, newId)),
     ).toEqual(['crab/a crab', '14', 'sea']);
+  });
+  it.each([
+    ['short', '3.5 / 4.2\n12:30\n1/2', [['3.5', '4.2'], ['12:30'], ['1/2']]],
+    ['short', 'crab\n\nsea', [['crab'], [], ['sea']]],
+    ['short', '\ncrab', [[], ['crab']]],
+    ['short', '1. crab\n3. sea', [['crab'], [], ['sea']]],
+    ['short', '3 crabs\n4 eggs', [['3 crabs'], ['4 eggs']]],
+    ['choice', '1,A\n2,c', [['A'], ['c']]],
+    ['choice', '1 A\n2 B', [['A'], ['B']]],
+    ['choice', '1 A 2 B, 3 d', [['A'], ['B'], ['d']]],
+    ['choice', 'A\n\nB', [['A'], [], ['B']]],
+    ['choice', 'AB\nC-D', [['A'], ['B'], ['C'], [], ['D']]],
+  ] as const)('keys typed as %s: %j', (kind, text, keys) => {
+    expect(readKeys(text, kind)).toEqual({ keys, doubts: [] });
+  });
+  it('asks where a number or a slash can be meant in two ways, and does as it is told', () => {
+    const crabs = readKeys('1 crab\n2 gulls', 'short');
+    expect([crabs.keys, crabs.doubts.map((d) => d.id)]).toEqual([[['crab'], ['gulls']], ['numbers']]);
+    expect(readKeys('1 crab\n2 gulls', 'short', { numbers: 'no' }).keys).toEqual([['1 crab'], ['2 gulls']]);
+    const times = readKeys('9:05/9:10', 'short');
+    expect([times.keys, times.doubts.map((d) => d.id)]).toEqual([[['9:05', '9:10']], ['slash']]);
+    expect(readKeys('9:05/9:10', 'short', { slash: 'one' }).keys).toEqual([['9:05/9:10']]);
   });
   it('says where a key does not fit', () => {
     expect(problem(() => answerSheet({ kind: 'choice', count: 3, choices: 4, keys: 'AEB' }, newId))).toBe(

@@ -1,10 +1,11 @@
 import { freshItem, type Id } from '../activity/block';
-import type { Block, ItemBlock } from '../activity/blocks';
+import { type Block, type ItemBlock, keyWordsOf } from '../activity/blocks';
 import { type Rect, rectSchema } from '../activity/parts';
 import type { Making } from '../making';
-import { partsAt } from '../spaces';
+import { partsAt, trimOf } from '../spaces';
 import { plainWords } from '../work/match-words';
 import { readNumber } from '../work/read-number';
+import { withoutQuestion } from './keys';
 import { BLANK, isWritingLine, type Marked } from './marks';
 import type { Part } from './material';
 
@@ -36,6 +37,8 @@ export interface Draft {
   answers: Rect[];
   words: Rect[];
   raw: string[];
+  /** The answer that stands with it in the file, where one does. */
+  own?: string;
 }
 
 const LABELS: Partial<Record<Block['kind'], string>> = {
@@ -138,18 +141,25 @@ function placeOf(d: Draft): Rect | undefined {
   return right < 68 ? rect(right + 2, y, 96 - right - 2, Math.max(3.5, low - y)) : rect(12, low + 0.5, 60, 3.5);
 }
 
-/** What a question and all under it become. */
-export function finish(d: Draft, keys: ReadonlyMap<number, string>, used: Set<number>, m: Making): Proposal {
-  const key = d.number === null ? undefined : keys.get(d.number);
-  const block = itemOf(d, key, m);
-  const keyed = key !== undefined && isKeyed(block);
-  if (keyed && d.number !== null) used.add(d.number);
+/** A key that was not set, with the reason in words. */
+export interface UnfitKey {
+  readonly number: number;
+  readonly says: string;
+}
+
+/** What a question and all under it become. `key` is what the key says to its number. */
+export function finish(d: Draft, key: string | undefined, unfit: UnfitKey[], m: Making): Proposal {
+  const answer = key === undefined ? undefined : shortened(withoutQuestion(key, d.prompt), d);
+  const { block, why } = itemOf(d, answer === '' ? undefined : answer, m);
+  const keyed = isKeyed(block);
+  if (why && d.number !== null && answer)
+    unfit.push({ number: d.number, says: `Question ${d.number}: “${answer.slice(0, 60)}” ${why}.` });
   const how = LABELS[block.kind] ?? block.kind;
   const many = 'options' in block ? `, ${block.options.length} choices` : '';
   const place = placeOf(d);
   return {
     id: m.newId(),
-    says: `${d.number === null ? 'A place to answer' : `Question ${d.number}`}: ${how}${many}${keyed ? `; key “${key}”` : ''}`,
+    says: `${d.number === null ? 'A place to answer' : `Question ${d.number}`}: ${how}${many}${keyed && answer ? `; key “${answer.slice(0, 120)}”` : ''}`,
     ...(d.number === null ? {} : { number: d.number }),
     block,
     plain: text(m, d.raw.join('\n')),
@@ -158,45 +168,93 @@ export function finish(d: Draft, keys: ReadonlyMap<number, string>, used: Set<nu
   };
 }
 
-const isKeyed = (b: Block): boolean =>
-  'key' in b && b.key !== null && (typeof b.key === 'number' || b.key.length > 0)
-    ? true
-    : b.kind === 'gaps' && b.gaps.some((g) => g.key.length > 0);
+/** Whether an item has a key that can be marked by. */
+export const isKeyed = (b: Block): boolean => keyWordsOf(b).some((w) => w.trim() !== '');
 
-function itemOf(d: Draft, key: string | undefined, m: Making): ItemBlock {
+/** Of a short answer what stands before the next sentence: a remark for the teacher may follow the last of a row. */
+const shortened = (answer: string, d: Draft): string =>
+  d.lines > 1
+    ? answer
+    : answer
+        // An initial or a short form ends with a point too.
+        .replace(/^(.{0,80}?(?:\p{L}{3}|\d))\.\s+\p{Lu}\p{Ll}[\s\S]*$/u, '$1')
+        .replace(/(?<=[^.\s])\.$/, '');
+
+interface Made {
+  readonly block: ItemBlock;
+  /** Why the key was not set, in words that follow it. */
+  readonly why?: string;
+}
+
+/** The letters a key names, in capitals: "B", "b)", "A and C", "AC"; empty where it is no such list. */
+function lettersOf(key: string): string[] {
+  const parts = partsAt(key, /[,;&/\s+]|\band\b|\bet\b|\bund\b|\by\b/i).map((w) => trimOf(w, /[()[\].]/));
+  if (parts.length > 0 && parts.every((w) => /^[A-Ha-h]$/.test(w))) return parts.map((w) => w.toUpperCase());
+  return /^[A-H]{2,8}$/.test(key) && new Set(key).size === key.length ? [...key] : [];
+}
+
+const SAME: readonly (readonly string[])[] = [
+  ['true', 't', 'vrai', 'v', 'richtig', 'r', 'wahr', 'verdadero', 'right', 'correct'],
+  ['false', 'f', 'faux', 'falsch', 'falso', 'wrong', 'incorrect'],
+  ['yes', 'y', 'oui', 'o', 'ja', 'j', 'sí', 'si', 's'],
+  ['no', 'n', 'non', 'nein'],
+];
+
+/** The options that a key means: by letters, by their words, by "T" for true, or by a letter with its words. */
+function meant<T extends { readonly text: string; readonly mark: string }>(options: readonly T[], key: string): T[] {
+  const letters = lettersOf(key);
+  const byLetter = options.filter((o) => letters.includes(o.mark));
+  if (letters.length && byLetter.length === letters.length) return byLetter;
+  const same = (a: string, b: string) => plainWords(a) === plainWords(b);
+  const byWords = options.filter((o) => same(o.text, key));
+  if (byWords.length) return byWords;
+  const marked = /^[([]?([A-Ha-h])[.)\]:]?\s+(\S[\s\S]*)$/.exec(key);
+  const both = options.filter((o) => marked && o.mark === marked[1]?.toUpperCase() && same(o.text, marked[2] ?? ''));
+  if (both.length) return both;
+  const set = SAME.find((words) => words.includes(plainWords(key)));
+  const byMeaning = set ? options.filter((o) => set.includes(plainWords(o.text))) : [];
+  if (byMeaning.length === 1) return byMeaning;
+  const parts = partsAt(key, /[,;/]|\band\b|\bet\b|\bund\b|\by\b/i);
+  const each = parts.map((p) => options.find((o) => same(o.text, p)));
+  return parts.length > 1 && each.every((o) => o !== undefined) ? each : [];
+}
+
+function itemOf(d: Draft, key: string | undefined, m: Making): Made {
   const id = m.newId();
   const base = { ...freshItem(id), prompt: m.fit(d.prompt, 4000) };
-  if (d.choices.length >= 2) {
+  if (d.choices.length >= 2 || d.ticks.length >= 2) {
+    const ticks = d.choices.length < 2;
+    const given = ticks ? d.ticks.map((t, i) => ({ mark: 'ABCDEFGH'[i] ?? '', text: t })) : d.choices;
     const options = m
-      .first(d.choices, 40, 'choices')
+      .first(given, 40, 'choices')
       .map((c) => ({ id: m.newId(), text: m.fit(c.text, 500), mark: c.mark }));
-    const wanted = partsAt(key ?? '', /[,;&/\s]|\band\b/i);
-    const letters = wanted.every((w) => /^[A-Ha-h]$/.test(w)) ? wanted.map((w) => w.toUpperCase()) : [];
-    const right = options.filter((o) =>
-      letters.length ? letters.includes(o.mark) : key !== undefined && plainWords(o.text) === plainWords(key),
-    );
+    const right = key === undefined ? [] : meant(options, key);
     const bare = options.map((o) => ({ id: o.id, text: o.text }));
-    if (right.length > 1 || /\b(all that|two|three|several)\b/i.test(d.prompt))
-      return { ...base, kind: 'multiple-choice', options: bare, key: right.map((o) => o.id) };
-    return { ...base, kind: 'single-choice', options: bare, key: right[0]?.id ?? '' };
-  }
-  if (d.ticks.length >= 2) {
-    const options = m.first(d.ticks, 40, 'choices').map((t) => ({ id: m.newId(), text: m.fit(t, 500) }));
-    return { ...base, kind: 'multiple-choice', options, key: [] };
+    const why = key !== undefined && right.length === 0 ? { why: 'is none of its choices' } : {};
+    if (ticks || right.length > 1 || /\b(all that|two|three|several)\b/i.test(d.prompt))
+      return { block: { ...base, kind: 'multiple-choice', options: bare, key: right.map((o) => o.id) }, ...why };
+    return { block: { ...base, kind: 'single-choice', options: bare, key: right[0]?.id ?? '' }, ...why };
   }
   const blanks = [...d.prompt.matchAll(BLANK)];
   const first = blanks[0];
   const inside = blanks.length > 1 || (first && first.index + first[0].length < d.prompt.trimEnd().length - 2);
   if (inside) {
-    const accepted = partsAt(key ?? '', /[,;]/);
+    // "a) goes b) run": each gap's answer behind its letter.
+    const lettered = partsAt(key ?? '', /(?:^|\s)[a-h][.)]\s+/);
+    const accepted = lettered.length === blanks.length ? lettered : partsAt(key ?? '', /[,;]|\s[–-]\s|\s\/\s/);
+    const fits = accepted.length === blanks.length || (blanks.length === 1 && key !== undefined);
     const gaps = blanks.map((_, i) => ({
       id: `g${i + 1}`,
-      key: accepted.length === blanks.length || blanks.length === 1 ? [accepted[i] ?? key ?? ''].filter(Boolean) : [],
+      key: !fits
+        ? []
+        : blanks.length === 1
+          ? partsAt(key ?? '', /\s?\/\s?|;/).map((k) => m.fit(k, 200))
+          : [accepted[i] ?? ''],
       others: [],
     }));
     let n = 0;
     const words = d.prompt.replace(/[{}]/g, '').replace(BLANK, () => `{g${++n}}`);
-    return {
+    const block: ItemBlock = {
       ...base,
       prompt: 'Fill the gaps.',
       kind: 'gaps',
@@ -206,37 +264,55 @@ function itemOf(d: Draft, key: string | undefined, m: Making): ItemBlock {
       extra: [],
       spellingTolerant: true,
     };
+    return key !== undefined && !fits
+      ? { block, why: `has ${accepted.length} word${accepted.length === 1 ? '' : 's'} for ${blanks.length} gaps` }
+      : { block };
   }
   const prompt = base.prompt.replace(BLANK, '').trim();
+  const letter = key !== undefined && /^[A-Ha-h]$/.test(key);
   if (d.lines > 1 || (d.box && /\b(write|explain|describe|why)\b/i.test(prompt)))
     return {
-      ...base,
-      prompt,
-      kind: 'long-text',
-      demand: 'explain',
-      points: 3,
-      key: key ?? '',
-      lines: Math.min(40, Math.max(2, d.lines)),
+      block: {
+        ...base,
+        prompt,
+        kind: 'long-text',
+        demand: 'explain',
+        points: 3,
+        key: letter ? '' : m.fit(key ?? '', 4000),
+        lines: Math.min(40, Math.max(2, d.lines)),
+      },
+      ...(letter ? { why: 'is a letter, and nothing is to choose from there' } : {}),
     };
-  if (/^\s*draw\b|\bdraw (a|an|the|your)\b/i.test(prompt) && key === undefined)
-    return { ...base, prompt, kind: 'drawing', height: 'middle' };
-  const number = key === undefined ? null : /^([-+]?[\d\s.,/]+)(\p{L}.*)?$/u.exec(key);
+  if (DRAW.test(prompt))
+    return {
+      block: { ...base, prompt, kind: 'drawing', height: 'middle' },
+      ...(key === undefined ? {} : { why: 'is no drawing' }),
+    };
+  const number =
+    key === undefined ? null : /^([-+]?[\d\s.,/]+)((?:\p{L}|[%°€£$])(?:(?!\s\/\s|;|\sor\s).)*)?$/u.exec(key);
   const value = number && readNumber((number[1] ?? '').trim(), '');
   if (number && value !== null && value !== undefined)
     return {
-      ...base,
-      prompt,
-      kind: 'number',
-      demand: 'apply',
-      key: value,
-      tolerance: 0,
-      unit: (number[2] ?? '').slice(0, 30),
+      block: {
+        ...base,
+        prompt,
+        kind: 'number',
+        demand: 'apply',
+        key: value,
+        tolerance: 0,
+        unit: (number[2] ?? '').trim().slice(0, 30),
+      },
     };
   if (!first && d.lines === 0 && !d.box && key === undefined)
-    return { ...base, prompt, kind: 'long-text', key: '', lines: 3 };
-  const accepted = partsAt(key ?? '', /[/;]|\bor\b/).map((k) => m.fit(k, 300));
-  return { ...base, prompt, kind: 'short-text', key: accepted, spellingTolerant: true };
+    return { block: { ...base, prompt, kind: 'long-text', key: '', lines: 3 } };
+  const accepted = partsAt(key ?? '', /\s\/\s|(?<=\p{L})\/(?=\p{L})|;|\bor\b|\bou\b|\boder\b/u).map((k) =>
+    m.fit(k, 300),
+  );
+  return { block: { ...base, prompt, kind: 'short-text', key: accepted, spellingTolerant: true } };
 }
+
+const DRAW =
+  /^\s*(?:draw|sketch|colour in|dessine[rz]?|zeichne|male|dibuja)\b|\b(?:draw (?:a|an|the|your)|dessine (?:un|une|le|la|les)|zeichne (?:ein|eine|einen|die|den|das)|dibuja (?:un|una|el|la|las|los))\b/i;
 
 /** A table with empty cells, as an item. */
 const widest = (rows: readonly (readonly string[])[]): readonly string[] =>
@@ -247,15 +323,30 @@ export function tableToFill(
   prompt: string,
   number: number | null,
   box: Rect | undefined,
+  key: string | undefined,
+  unfit: UnfitKey[],
   m: Making,
 ): Proposal {
   const [head = [], ...rest] = rows;
   const width = m.first(widest(rows), 12, 'columns').length;
+  const isBlank = (words: string) => words === '' || isWritingLine(words);
+  const blanks = rest
+    .flatMap((r) => Array.from({ length: width }, (_, i) => (r[i] ?? '').trim()))
+    .filter(isBlank).length;
+  const answers = partsAt(key ?? '', /[,;]/);
+  const fits = answers.length === blanks;
+  if (key !== undefined && !fits && number !== null)
+    unfit.push({
+      number,
+      says: `Question ${number}: “${key.slice(0, 60)}” has ${answers.length} answer${answers.length === 1 ? '' : 's'} for ${blanks} empty cells.`,
+    });
+  let at = 0;
   const cells = (r: readonly string[]) =>
     Array.from({ length: width }, (_, i) => {
       const words = (r[i] ?? '').trim();
-      const blank = words === '' || isWritingLine(words);
-      return { id: m.newId(), text: blank ? '' : m.fit(words, 500), blank, key: [] };
+      const blank = isBlank(words);
+      const answer = blank && fits ? answers[at++] : undefined;
+      return { id: m.newId(), text: blank ? '' : m.fit(words, 500), blank, key: answer ? [m.fit(answer, 300)] : [] };
     });
   const block: Block = {
     ...freshItem(m.newId()),
@@ -274,6 +365,6 @@ export function tableToFill(
     block,
     plain: made?.block ?? null,
     ...(box ? { place: box } : {}),
-    keyed: false,
+    keyed: isKeyed(block),
   };
 }

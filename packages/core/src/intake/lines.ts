@@ -1,6 +1,7 @@
 import type { Rect } from '../activity/parts';
 import { asQuestion, isWritingLine, startsMarked } from './marks';
 import type { MaterialPage, Part } from './material';
+import { labelOf } from './teacher-label';
 
 /** A stretch of text as a laid-out page gives it, in points from the page's top left; y is the top. */
 export interface TextItem {
@@ -278,7 +279,8 @@ export function readLaidOut(page: LaidOutPage): MaterialPage {
     }
     if (isHeading(l, body)) {
       close();
-      parts.push({ kind: 'heading', text: l.text, level: l.size > body * 1.45 ? 1 : 2, box: boxOf([l]) });
+      const rank = l.size > body * 1.45 ? 1 : l.size >= body * 1.18 ? 2 : 3;
+      parts.push({ kind: 'heading', text: l.text, level: rank === 1 ? 1 : 2, rank, box: boxOf([l]) });
       continue;
     }
     const last = para.at(-1);
@@ -287,6 +289,12 @@ export function readLaidOut(page: LaidOutPage): MaterialPage {
   }
   close();
   return { n: page.n, parts, size };
+}
+
+/** A label of a part for the teacher begins a paragraph of its own, however close it stands. */
+function beginsApart(text: string): boolean {
+  const label = labelOf(text);
+  return label !== null && (label.strength === 'sure' || /^[*\s]*[:：–—-]/u.test(text.slice(label.words.length)));
 }
 
 const endsBefore = (last: Line | undefined, l: Line): boolean => last === undefined || l.y - last.low > l.size * 0.9;
@@ -298,7 +306,7 @@ function isHeading(l: Line, body: number): boolean {
 
 /** Whether a line goes on with the paragraph before it. */
 function goesOn(last: Line, l: Line, all: readonly Line[], body: number): boolean {
-  if (startsMarked(l.text) || isWritingLine(l.text) || isWritingLine(last.text)) return false;
+  if (startsMarked(l.text) || isWritingLine(l.text) || isWritingLine(last.text) || beginsApart(l.text)) return false;
   if (Math.abs(l.size - last.size) > body * 0.15) return false;
   // At the foot of a column a sentence goes on at the head of the next.
   if (l.low < last.y) return !/[.?!:…]$/.test(last.text);

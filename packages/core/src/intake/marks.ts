@@ -1,6 +1,6 @@
 /** What is read as the beginning of a question: "3.", "3)", "Q3:", "Question 3". Groups: number, the rest. */
 const QUESTION = /^(?:(?:question|q)\s{0,3}(?:\.\s{0,3})?)?\(?(\d{1,3})\s{0,3}[.):](?!\d)([\s\S]*)$/i;
-const QUESTION_WORD = /^question\s+(\d{1,3})\b[.):]?([\s\S]*)$/i;
+const QUESTION_WORD = /^(?:question\s+|q\s?)(\d{1,3})\b(?![.,:]\d)[.):]?([\s\S]*)$/i;
 /** A choice: "A.", "b)", "(C)", "[d]". Groups: letter, the rest. */
 const CHOICE = /^\s*[([]?([A-Ha-h])[.)\]]\s+(\S[\s\S]*)$/;
 const TICK = /^\s*[☐□❏❑▢◻○◯]\s*(\S[\s\S]*)$/;
@@ -51,38 +51,4 @@ export function choicesInLine(text: string): Marked[] {
   const marks = choices.map((c) => c?.mark ?? '');
   const first = marks[0]?.charCodeAt(0) ?? 0;
   return marks.every((m, i) => m.charCodeAt(0) === first + i) ? (choices as Marked[]) : [];
-}
-
-/** What a heading says of the pages under it. */
-export function audienceOfHeading(text: string): 'key' | 'teacher' | null {
-  const t = text.toLowerCase().replace(/[’']/g, '').trim();
-  if (t.length > 70) return null;
-  if (
-    /\b(answer key|answers?|solutions?|mark(ing)? (scheme|key)|key to)\b/.test(t) &&
-    !/\b(your|the|each|write|choose)\b.*\banswers?\b/.test(t)
-  )
-    return 'key';
-  if (/\b(teachers? (notes?|page|guide|copy)|notes? for (the )?teachers?|for the teacher|lesson plan)\b/.test(t))
-    return 'teacher';
-  return null;
-}
-
-/** The answers a key page gives, by question number. "1 B", "2. crab", "3) 14 limpets", several on a line. */
-export function keysIn(lines: readonly string[]): Map<number, string> {
-  const keys = new Map<number, string>();
-  for (const line of lines) {
-    const several = line
-      .split(/(?:^|[\s,;])(?=\d{1,3}\s{0,3}(?:[.):\-–]\s{0,3})?[A-Ha-h](?:[\s,;]|$))/)
-      .filter((t) => t.trim() !== '');
-    const pairs =
-      several.length > 1 && several.every((t) => /^\d{1,3}\s{0,3}(?:[.):\-–]\s{0,3})?[A-Ha-h][\s,;]*$/.test(t))
-        ? several
-        : [line];
-    for (const pair of pairs) {
-      const m = /^(?:question|q)?\s{0,3}\(?(\d{1,3})(?:\s{0,3}[.):\-–]|\s)([\s\S]*)$/i.exec(pair.trim());
-      const key = (m?.[2] ?? '').trim();
-      if (key) keys.set(Number(m?.[1]), key.replace(/[,;]$/, '').trim());
-    }
-  }
-  return keys;
 }

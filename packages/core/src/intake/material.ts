@@ -8,7 +8,12 @@ interface Stood {
 /** One part of what was read, whatever it was read from: what the proposals are made of. */
 export type Part = Stood &
   (
-    | { readonly kind: 'heading'; readonly text: string; readonly level: 1 | 2 }
+    | {
+        readonly kind: 'heading';
+        readonly text: string;
+        readonly level: 1 | 2;
+        /** 1 is the highest; its level where it is not said. */ readonly rank?: number;
+      }
     | { readonly kind: 'paragraph'; readonly text: string; readonly marker?: string }
     /** Entries with bullets before them. */
     | { readonly kind: 'list'; readonly items: readonly string[] }

@@ -2,53 +2,95 @@ import type { Audience, Id } from '../activity/block';
 import { MOST_BLOCKS } from '../activity/activity';
 import { type Rect, rectSchema } from '../activity/parts';
 import { type Making, making } from '../making';
-import { contentBlock, type Draft, finish, type Proposal, tableToFill } from './item-of';
+import { apart, type Decision, type Stretch } from './apart';
+import { contentBlock, type Draft, finish, type Proposal, tableToFill, type UnfitKey } from './item-of';
+import { bracketedAnswer, ownAnswer } from './keys';
 import {
   asBullet,
   asChoice,
+  asQuestion,
   asTick,
-  audienceOfHeading,
   BLANK,
   blankAtEnd,
   choicesInLine,
-  asQuestion,
   isWritingLine,
-  keysIn,
   type Marked,
 } from './marks';
-import type { Material, MaterialPage, Part } from './material';
+import type { Material, Part } from './material';
+import { assignKeys, type KeyGroup, type Section, keyGroups } from './sheets';
 
 export interface ProposedPage {
+  /** Its number among what was read, from 1. */
   readonly n: number;
+  /** The number of the file's page it stands on. */
+  readonly page: number;
   readonly title: string;
   readonly audience: Audience;
+  /** What was decided about whom it is for, where its words say something of it. */
+  readonly decided?: Decision;
   readonly proposals: readonly Proposal[];
   readonly pictureOnly: boolean;
+  /** On the file's page, what stands there for others: it is covered where the page comes in as a picture. */
+  readonly covers?: readonly Rect[];
 }
 
 export interface Proposed {
   readonly pages: readonly ProposedPage[];
-  /** Question numbers on key pages for which no question was found. */
+  /** Question numbers in the key for which no question was found. */
   readonly unmatched: readonly number[];
+  /** Answers of the key that were not set, in words. */
+  readonly unfit?: readonly string[];
+  /** What looks like a part for the teacher and was left with the learners. */
+  readonly near?: readonly Decision[];
   /** What had no room as it was, in words. */
   readonly cut?: readonly string[];
 }
 
+/** Parts of one page and one audience, on their way to a proposed page. */
+interface Piece {
+  readonly page: number;
+  readonly audience: Audience;
+  readonly parts: Part[];
+  readonly decided?: Decision;
+  /** Place of its first part in the file. */
+  readonly at: number;
+}
+
 /**
  * What a material could become: numbered questions with their ways to answer, text, tables and pictures, a page each.
- * Pages headed as answers or as the teacher's are set apart, and their keys go to the questions of the same numbers.
+ * Parts for the teacher are set apart wherever they begin, and the answers of a key go to the questions of its own
+ * sheet. `turned` says where the teacher decided otherwise, by the decisions' ids.
  */
-export function propose(material: Material, newId: () => Id): Proposed {
+export function propose(material: Material, newId: () => Id, turned?: ReadonlyMap<string, Audience>): Proposed {
   const m = making(newId);
-  const audiences = material.pages.map(audienceOf);
-  const keys = keysIn(material.pages.flatMap((p, i) => (audiences[i] === 'key' ? linesOf(p) : [])));
-  const used = new Set<number>();
-  const pages = material.pages.map((page, i): ProposedPage => {
-    const audience = audiences[i] ?? 'learner';
-    const proposals = audience === 'learner' ? readPage(page, keys, used, m) : plainPage(page, m);
-    const heading = page.parts.find((p) => p.kind === 'heading');
-    const title = heading?.kind === 'heading' ? heading.text.slice(0, 200) : `Page ${page.n}`;
-    return { n: page.n, title, audience, proposals, pictureOnly: page.pictureOnly ?? false };
+  const { stretches, near } = apart(material, turned);
+  const pieces = piecesOf(material, stretches);
+  const groups: KeyGroup[] = [];
+  stretches.reduce((at, s) => {
+    if (s.audience === 'key') groups.push(...keyGroups(s.parts, at));
+    return at + s.parts.length;
+  }, 0);
+  const counting: Counting = { sections: [], last: 0, headings: [], fresh: true };
+  const read = pieces.map((piece) => (piece.audience === 'learner' ? readPage(piece, counting, m) : null));
+  const { keys, unclear, unmatched } = assignKeys(counting.sections, groups);
+  const unfit: UnfitKey[] = [];
+  const pages = pieces.map((piece, i): ProposedPage => {
+    const proposals =
+      read[i]?.map((make) => make((section, number) => keys[section]?.get(number), unfit)) ?? plainPage(piece.parts, m);
+    const heading = piece.parts.find((p) => p.kind === 'heading');
+    const of = material.pages[piece.page];
+    const n = of?.n ?? 1;
+    const covers = of?.size ? coversOf(pieces, piece) : [];
+    return {
+      n: i + 1,
+      page: n,
+      title: (heading?.kind === 'heading' ? heading.text : (piece.decided?.at ?? `Page ${n}`)).slice(0, 200),
+      audience: piece.audience,
+      ...(piece.decided ? { decided: piece.decided } : {}),
+      proposals,
+      pictureOnly: of?.pictureOnly ?? false,
+      ...(covers.length ? { covers } : {}),
+    };
   });
   const divided = pages.flatMap((p) =>
     p.proposals.length > MOST_BLOCKS
@@ -57,47 +99,116 @@ export function propose(material: Material, newId: () => Id): Proposed {
         ]
       : [],
   );
-  return { pages, unmatched: [...keys.keys()].filter((n) => !used.has(n)), cut: [...divided, ...m.cut] };
+  return {
+    pages,
+    unmatched,
+    unfit: [...unfit.map((u) => u.says), ...unclear],
+    near,
+    cut: [...divided, ...m.cut],
+  };
 }
 
-/** A document that is not laid out in pages is parted where its answers or the teacher's notes begin. */
-export function setApart(material: Material): Material {
-  const pages: MaterialPage[] = [];
-  for (const page of material.pages) {
-    let parts: Part[] = [];
-    const close = () => {
-      if (parts.length) pages.push({ ...page, n: pages.length + 1, parts });
-      parts = [];
-    };
-    for (const p of page.parts) {
-      if (p.kind === 'heading' && audienceOfHeading(p.text)) close();
-      parts.push(p);
-    }
-    close();
-  }
-  return pages.length ? { ...material, pages } : material;
-}
-
-function audienceOf(page: MaterialPage): Audience {
-  const [first, second] = page.parts.filter((p) => p.kind === 'heading' || p.kind === 'paragraph');
-  for (const p of [first, second]) {
-    const says = p && 'text' in p ? audienceOfHeading(p.text) : null;
-    if (says) return says;
-  }
-  return 'learner';
-}
-
-const linesOf = (page: MaterialPage): string[] =>
-  page.parts.flatMap((p) =>
-    p.kind === 'paragraph'
-      ? (p.marker ? `${p.marker} ${p.text}` : p.text).split('\n')
-      : p.kind === 'table'
-        ? p.rows.map((r) => r.join(' '))
-        : [],
+/** Whether parts say nothing by themselves: titles, and the line for a name. */
+const isTitleOnly = (parts: readonly Part[]): boolean =>
+  parts.every(
+    (p) =>
+      p.kind === 'heading' ||
+      (p.kind === 'paragraph' && /^(?:name|date|class|nom|prénom|datum|nombre|fecha)\b[\s:_.…]*$/i.test(p.text)),
   );
 
-function plainPage(page: MaterialPage, m: Making): Proposal[] {
-  return withLists(page.parts).flatMap((p): Proposal[] => {
+/**
+ * The stretches as pages. On a laid-out page what is the learners' stays one page, whatever stands between; a title
+ * over a part for the teacher goes where the rest of its page goes.
+ */
+function piecesOf(material: Material, stretches: readonly Stretch[]): Piece[] {
+  const pieces: Piece[] = [];
+  const titles = new Set<string>();
+  let waiting: Part[] = [];
+  let at = 0;
+  const add = (piece: Piece) => {
+    const laidOut = material.pages[piece.page]?.size !== undefined;
+    const before = pieces.find((p) => p.page === piece.page && p.audience === 'learner');
+    if (laidOut && piece.audience === 'learner' && before) before.parts.push(...piece.parts);
+    else pieces.push(piece);
+  };
+  stretches.forEach((s, i) => {
+    const pages = [...new Set(s.parts.map((p) => p.page))];
+    for (const page of pages) {
+      const own = s.parts.filter((p) => p.page === page);
+      const parts = own.map((p) => p.part);
+      const begins = at;
+      at += own.length;
+      const next = page === pages.at(-1) ? stretches[i + 1] : undefined;
+      if (s.audience === 'learner' && next && next.audience !== 'learner' && isTitleOnly(parts)) {
+        // It heads what comes next: the teacher's part, where it stood before or no learner's follows on.
+        const known = parts.some((p) => p.kind === 'heading' && titles.has(p.text));
+        const later = stretches
+          .slice(i + 1)
+          .some((x) => x.audience === 'learner' && x.parts.some((p) => p.page === page));
+        if (known || !later) {
+          if (next.parts[0]?.page === page || known) {
+            waiting = parts;
+            continue;
+          }
+        } else if (material.pages[page]?.size === undefined) {
+          waiting = parts;
+          continue;
+        }
+      }
+      const forLater = waiting.length > 0 && s.audience !== 'learner' && !teachers(waiting, titles, stretches, i, page);
+      const first = forLater ? parts : [...waiting, ...parts];
+      if (!forLater) waiting = [];
+      for (const p of first) if (p.kind === 'heading') titles.add(p.text);
+      add({
+        page,
+        audience: s.audience,
+        parts: first,
+        at: begins,
+        ...(s.decided && page === pages[0] ? { decided: s.decided } : {}),
+      });
+    }
+  });
+  if (material.pages.some((p) => p.parts.length === 0))
+    material.pages.forEach((p, page) => {
+      if (p.parts.length > 0) return;
+      const after = pieces.findIndex((x) => x.page > page);
+      pieces.splice(after < 0 ? pieces.length : after, 0, { page, audience: 'learner', parts: [], at: 0 });
+    });
+  return pieces;
+}
+
+/** Whether a title that waits belongs to the teacher's part that follows it. */
+const teachers = (
+  waiting: readonly Part[],
+  titles: ReadonlySet<string>,
+  stretches: readonly Stretch[],
+  at: number,
+  page: number,
+): boolean =>
+  waiting.some((p) => p.kind === 'heading' && titles.has(p.text)) ||
+  !stretches.slice(at + 1).some((x) => x.audience === 'learner' && x.parts.some((p) => p.page === page));
+
+/** What stands on a piece's page for others, in boxes that hold what lies between its parts too. */
+function coversOf(pieces: readonly Piece[], own: Piece): Rect[] {
+  return pieces.flatMap((other) => {
+    if (other === own || other.page !== own.page || other.audience === own.audience) return [];
+    const boxes: Rect[] = [];
+    for (const { box } of other.parts) {
+      const last = boxes.at(-1);
+      if (!box) continue;
+      if (last && box.y >= last.y && box.x < last.x + last.w && last.x < box.x + box.w) {
+        const x = Math.min(last.x, box.x);
+        const right = Math.max(last.x + last.w, box.x + box.w);
+        const low = Math.max(last.y + last.h, box.y + box.h);
+        boxes[boxes.length - 1] = { x, y: last.y, w: right - x, h: low - last.y };
+      } else boxes.push(box);
+    }
+    return boxes;
+  });
+}
+
+function plainPage(parts: readonly Part[], m: Making): Proposal[] {
+  return withLists(parts).flatMap((p): Proposal[] => {
     const made = contentBlock(p, m);
     return made ? [{ id: m.newId(), ...made, plain: null, keyed: false }] : [];
   });
@@ -117,11 +228,40 @@ function withLists(parts: readonly Part[]): Part[] {
   return out;
 }
 
-function readPage(page: MaterialPage, keys: ReadonlyMap<number, string>, used: Set<number>, m: Making): Proposal[] {
-  const out: Proposal[] = [];
+/** How far questions are counted, over all pages. */
+interface Counting {
+  readonly sections: Section[];
+  last: number;
+  /** Titles since the last question. */
+  headings: string[];
+  /** Whether a page or a title begins, so that numbers may begin anew. */
+  fresh: boolean;
+}
+
+type KeyOf = (section: number, number: number) => string | undefined;
+/** A proposal that is made once the keys are known. */
+type Later = (keyOf: KeyOf, unfit: UnfitKey[]) => Proposal;
+
+/** Counts a question in: with those before it, or in a section of its own where numbers begin anew. */
+function countIn(number: number, c: Counting, at: number): number {
+  const now = c.sections.at(-1);
+  if (!now || (c.fresh && number <= c.last)) c.sections.push({ at, title: c.headings.join(' '), numbers: new Set() });
+  c.sections.at(-1)?.numbers.add(number);
+  c.last = number;
+  c.headings = [];
+  c.fresh = false;
+  return c.sections.length - 1;
+}
+
+function readPage(piece: Piece, c: Counting, m: Making): Later[] {
+  const out: Later[] = [];
   let draft: Draft | null = null;
+  let section = -1;
   const flush = () => {
-    if (draft) out.push(finish(draft, keys, used, m));
+    const d = draft as Draft | null;
+    const of = section;
+    if (d)
+      out.push((keyOf, unfit) => finish(d, d.own ?? (d.number === null ? undefined : keyOf(of, d.number)), unfit, m));
     draft = null;
   };
   const begin = (number: number | null, prompt: string, p: Part): Draft => ({
@@ -135,8 +275,14 @@ function readPage(page: MaterialPage, keys: ReadonlyMap<number, string>, used: S
     words: p.box ? [p.box] : [],
     raw: [],
   });
+  const content = (p: Part) => {
+    const made = contentBlock(p, m);
+    if (made) out.push(() => ({ id: m.newId(), ...made, plain: null, keyed: false }));
+  };
+  c.fresh = true;
+  // Numbers of a page go on from its first, wherever that is.
   let lastNumber = 0;
-  for (const p of withLists(page.parts)) {
+  for (const p of withLists(piece.parts)) {
     const d = draft as Draft | null;
     // Bullets right under a numbered question are its choices.
     if (p.kind === 'list' && d && d.number !== null && p.items.length > 1 && !d.choices.length && !d.lines) {
@@ -161,6 +307,11 @@ function readPage(page: MaterialPage, keys: ReadonlyMap<number, string>, used: S
         }
         continue;
       }
+      const own = d && !d.own ? ownAnswer(whole) : null;
+      if (d && own) {
+        d.own = own;
+        continue;
+      }
       const inLine = choicesInLine(whole);
       const choice = asChoice(whole);
       const tick = asTick(whole);
@@ -173,15 +324,19 @@ function readPage(page: MaterialPage, keys: ReadonlyMap<number, string>, used: S
         continue;
       }
       const question = asQuestion(whole);
-      if (question && isNext(Number(question.mark), lastNumber)) {
+      // After a title numbers may begin anew.
+      if (question && (isNext(Number(question.mark), lastNumber) || (c.fresh && Number(question.mark) === 1))) {
         flush();
         lastNumber = Number(question.mark);
-        const tail = splitTail(question.text);
+        section = countIn(lastNumber, c, piece.at);
+        const kept = withoutAnswer(question.text);
+        const tail = splitTail(kept.question);
         draft = begin(lastNumber, tail.prompt, p);
+        if (kept.answer) draft.own = kept.answer;
         const blank = blankAt(whole, p.box);
         if (blank) draft.answers.push(blank);
         draft.choices.push(...tail.choices);
-        draft.raw.push(whole);
+        draft.raw.push(kept.answer ? whole.replace(question.text, kept.question) : whole);
         continue;
       }
       // A few words under a numbered question, before any answer place, are still the question.
@@ -199,6 +354,7 @@ function readPage(page: MaterialPage, keys: ReadonlyMap<number, string>, used: S
         flush();
         continue;
       }
+      if (/^\*\*[^*]+\*\*\s?:?$/.test(whole)) titled(c, whole);
     } else if (
       p.kind === 'table' &&
       p.rows.length > 1 &&
@@ -206,21 +362,57 @@ function readPage(page: MaterialPage, keys: ReadonlyMap<number, string>, used: S
     ) {
       const prompt = d && d.number !== null && !d.choices.length && !d.lines ? d.prompt : '';
       const number = prompt && d ? d.number : null;
+      const own = d?.own;
       if (prompt) draft = null;
       flush();
-      out.push(tableToFill(p.rows, prompt || 'Fill the table.', number, p.box, m));
+      const of = section;
+      out.push((keyOf, unfit) =>
+        tableToFill(
+          p.rows,
+          prompt || 'Fill the table.',
+          number,
+          p.box,
+          own ?? (number === null ? undefined : keyOf(of, number)),
+          unfit,
+          m,
+        ),
+      );
       continue;
     }
     if (p.kind !== 'paragraph') flush();
-    const made = contentBlock(p, m);
-    if (made) out.push({ id: m.newId(), ...made, plain: null, keyed: false });
+    if (p.kind === 'heading') titled(c, p.text);
+    content(p);
   }
   flush();
   return out;
 }
 
+function titled(c: Counting, words: string): void {
+  c.headings.push(words);
+  c.fresh = true;
+}
+
+/** A question without the answer that stands with it, in brackets or on its second line. */
+function withoutAnswer(words: string): { question: string; answer: string | null } {
+  const [first = '', ...more] = words.split('\n');
+  const at = more.findIndex((l) => ownAnswer(l) !== null);
+  if (at >= 0)
+    return {
+      question: [first, ...more.filter((_, i) => i !== at)].join('\n').trim(),
+      answer: ownAnswer(more[at] ?? ''),
+    };
+  const behind =
+    /^([\s\S]{3,}?[.?!:_…])\s+((?:Answer|Ans|Solution|Réponse|Antwort|Lösung|Respuesta|Solución)\s?[:=]\s?[\s\S]+)$/.exec(
+      words,
+    );
+  const inLine = behind ? ownAnswer(behind[2] ?? '') : null;
+  if (behind && inLine) return { question: behind[1] ?? '', answer: inLine };
+  return bracketedAnswer(words) ?? { question: words, answer: null };
+}
+
 /** Whether words under a question are still the question: close below it, and it has no place to answer yet. */
 function goesOn(d: Draft, words: string, box: Rect | undefined): boolean {
+  if (d.own !== undefined || /^\*\*[^*]+\*\*\s?:?$/.test(words)) return false;
   if (d.lines > 0 || d.box || d.answers.length > 0 || words.length > 300 || blankAtEnd(d.prompt) >= 0) return false;
   const last = d.words.at(-1);
   return !box || !last || box.y - (last.y + last.h) < 1.2;
@@ -238,9 +430,14 @@ function blankAt(words: string, box: Rect | undefined): Rect | undefined {
 /** Whether a number goes on the count; a page may begin anywhere, and "3.5 kg" or "2019." are no questions. */
 const isNext = (n: number, last: number): boolean => (last === 0 ? n < 200 : n > last && n <= last + 3);
 
+const EITHER =
+  /(?<![\p{L}])(true|yes|vrai|oui|richtig|wahr|ja|verdadero|sí)\s{0,9}(?:\/|or|ou|oder|o|,)\s{0,9}(false|no|faux|non|falsch|nein|falso)(?!\p{L})[)\s.?]*$/iu;
+
+const LETTERS = /(?<=[\s(])([TVRW])\s?\/\s?(F)[)\s.]*$/;
+
 /** "Is it wet? A. yes B. no" and "Crabs swim. True / False": the choices at a question's end. */
 function splitTail(words: string): { prompt: string; choices: Marked[] } {
-  const either = /\b(true|yes)\s{0,3}(?:\/|or|,)\s{0,3}(false|no)\b[)\s.?]*$/i.exec(words);
+  const either = EITHER.exec(words) ?? LETTERS.exec(words);
   if (either) {
     let end = either.index;
     while (/[\s(]/.test(words[end - 1] ?? '')) end--;

@@ -2,11 +2,11 @@ import { describe, expect, it } from '@jest/globals';
 import { type Block, keyWordsOf } from '../activity/blocks';
 import { acceptedPages } from './accept';
 import { readHtml } from './html';
-import { propose, setApart } from './propose';
+import { propose } from './propose';
 
 let n = 0;
 const newId = () => `n${++n}`;
-const read = (html: string) => propose(setApart(readHtml(html, 'sheet.html').material), newId);
+const read = (html: string) => propose(readHtml(html, 'sheet.html').material, newId);
 /** What comes of a sheet where the teacher takes all that is proposed. */
 function blocksOf(html: string): Block[] {
   const proposed = read(html);

@@ -4,7 +4,7 @@ import type { Block } from '../../activity/blocks';
 import { rectSchema } from '../../activity/parts';
 import type { Making } from '../../making';
 import { partsAt } from '../../spaces';
-import { find, findAll, nameOf, textIn, tidy } from './xml';
+import { find, findAll, isAside, nameOf, textIn, tidy, wordsIn } from './xml';
 
 /** What a response declaration says. */
 export interface Declared {
@@ -39,7 +39,7 @@ function choicesIn(el: Element, name: string, c: Context): Choice[] {
   return findAll(el, name).map((e) => {
     const img = find(e, 'img') ?? find(e, 'object');
     const href = img?.attribs['src'] ?? img?.attribs['data'];
-    const words = tidy(textIn(e)) || tidy(img?.attribs['alt'] ?? '');
+    const words = tidy(wordsIn(e)) || tidy(img?.attribs['alt'] ?? '');
     return {
       ref: e.attribs['identifier'] ?? '',
       id: c.newId(),
@@ -141,7 +141,7 @@ function matched(
 }
 
 function gapMatch(el: Element, pairs: readonly (readonly [string, string])[], c: Context): Own<'gaps'> {
-  const words = new Map(findAll(el, 'qti-gap-text').map((g) => [g.attribs['identifier'] ?? '', tidy(textIn(g))]));
+  const words = new Map(findAll(el, 'qti-gap-text').map((g) => [g.attribs['identifier'] ?? '', tidy(wordsIn(g))]));
   const gaps: Own<'gaps'>['gaps'] = [];
   const write = (nodes: readonly AnyNode[]): string =>
     nodes
@@ -183,7 +183,7 @@ export function inlineItem(el: Element, prompt: string, c: Context): Block {
     nodes
       .map((n) => {
         if (isText(n)) return n.data.replace(/\s+/g, ' ');
-        if (!isTag(n)) return '';
+        if (!isTag(n) || isAside(n)) return '';
         if (!INLINE.has(nameOf(n))) return nameOf(n) === 'br' ? '\n' : write(n.children);
         const declared = c.declared.get(n.attribs['response-identifier'] ?? '');
         const choices = choicesIn(n, 'qti-inline-choice', c);

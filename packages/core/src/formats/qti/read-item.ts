@@ -3,7 +3,7 @@ import type { Id } from '../../activity/block';
 import type { Block } from '../../activity/blocks';
 import { type Making, making } from '../../making';
 import { type Context, type Declared, INLINE, inlineItem, interaction } from './interactions';
-import { find, findAll, nameOf, readXml, textIn, tidy } from './xml';
+import { find, findAll, nameOf, readXml, textIn, tidy, wordsIn } from './xml';
 
 /** An item as it was read: its blocks, and what of it could not be kept. */
 export interface ReadItem {
@@ -117,10 +117,10 @@ function readBody(body: Element, c: Context): Block[] {
       if (!isTag(node)) continue;
       const name = nameOf(node);
       if (name === 'qti-rubric-block') {
-        if (/candidate/.test(node.attribs['view'] ?? '')) words.push(tidy(textIn(node)));
+        if (/candidate/.test(node.attribs['view'] ?? '')) words.push(tidy(wordsIn(node)));
       } else if (name === 'qti-modal-feedback' || name.startsWith('qti-feedback')) continue;
       else if (BLOCK_INTERACTIONS.has(name)) {
-        const made = interaction(node, takePrompt(tidy(textIn(find(node, 'qti-prompt') ?? { children: [] }))), c);
+        const made = interaction(node, takePrompt(tidy(wordsIn(find(node, 'qti-prompt') ?? { children: [] }))), c);
         if (made) out.push(made);
       } else if (INLINE.has(name) || [...INLINE].some((i) => find(node, i)))
         out.push(inlineItem(node, takePrompt(''), c));
@@ -132,10 +132,10 @@ function readBody(body: Element, c: Context): Block[] {
           id: c.newId(),
           kind: 'heading',
           audience: 'learner',
-          text: c.fit(tidy(textIn(node)), 400),
+          text: c.fit(tidy(wordsIn(node)), 400),
           level: 2,
         });
-      else if (/^(p|span|strong|em|b|i|sub|sup|li)$/.test(name) && !hasInside(node)) words.push(tidy(textIn(node)));
+      else if (/^(p|span|strong|em|b|i|sub|sup|li)$/.test(name) && !hasInside(node)) words.push(tidy(wordsIn(node)));
       else visit(node.children);
     }
   };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { strToU8, zipSync } from 'fflate';
-import { type Block, keyWordsOf } from '../../activity/blocks';
+import { type Block, forLearner, keyWordsOf } from '../../activity/blocks';
 import { Problem } from '../problem';
 import { readQtiPackage } from './package';
 
@@ -32,6 +32,25 @@ describe('a QTI 3 item from elsewhere', () => {
     );
     expect(b).toMatchObject({ kind: 'single-choice', prompt: 'Look at the pool.\nWhich?', points: 3 });
     expect(keyWordsOf(b as Block)).toEqual(['kelp']);
+  });
+
+  it('feedback and the scorer’s words are in no choice, prompt or gap text', () => {
+    const [b] = blocks(
+      item(
+        '<p>Look.<qti-feedback-inline identifier="f" outcome-identifier="F">SECRET pool</qti-feedback-inline></p>' +
+          '<qti-choice-interaction response-identifier="R"><qti-prompt>Which?<qti-rubric-block view="scorer">SECRET rule</qti-rubric-block></qti-prompt>' +
+          '<qti-simple-choice identifier="A">kelp<qti-feedback-inline identifier="A" outcome-identifier="F">SECRET well done</qti-feedback-inline></qti-simple-choice>' +
+          '<qti-simple-choice identifier="B">crab</qti-simple-choice></qti-choice-interaction>',
+        declared('identifier', ['A']),
+      ),
+    );
+    expect(b).toMatchObject({ prompt: 'Look.\nWhich?', options: [{ text: 'kelp' }, { text: 'crab' }] });
+    const [gaps] = blocks(
+      item(
+        '<p>The tide is <qti-text-entry-interaction response-identifier="R"/> and <qti-text-entry-interaction response-identifier="R"/>.<qti-feedback-inline identifier="f" outcome-identifier="F">SECRET low</qti-feedback-inline></p>',
+      ),
+    );
+    expect(JSON.stringify([b, gaps].map((x) => forLearner(x as Block)))).not.toContain('SECRET');
   });
 
   it('with several right answers is a multiple choice; a number has its tolerance', () => {

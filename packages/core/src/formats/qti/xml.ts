@@ -34,6 +34,18 @@ export const findAll = (node: { children: readonly AnyNode[] }, name: string): E
 export const textIn = (node: { children: readonly AnyNode[] }): string =>
   node.children.map((c) => (isText(c) ? c.data : isTag(c) ? (nameOf(c) === 'br' ? '\n' : textIn(c)) : '')).join('');
 
+/** Feedback, and what is the scorer's or the tutor's: never among the words of a question or a choice. */
+export const isAside = (el: Element): boolean =>
+  nameOf(el).startsWith('qti-feedback') ||
+  nameOf(el) === 'qti-modal-feedback' ||
+  (nameOf(el) === 'qti-rubric-block' && !/candidate/.test(el.attribs['view'] ?? ''));
+
+/** The words that a learner reads in it. */
+export const wordsIn = (node: { children: readonly AnyNode[] }): string =>
+  node.children
+    .map((c) => (isText(c) ? c.data : isTag(c) && !isAside(c) ? (nameOf(c) === 'br' ? '\n' : wordsIn(c)) : ''))
+    .join('');
+
 export const tidy = (text: string): string =>
   text
     .replace(/[ \t\r\n]+/g, ' ')

@@ -1,12 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import { type Block, type Page, Problem } from '@lorvet/core';
-import { answerSheet, readKeys } from '@lorvet/core/intake';
+import { answerSheet, type KeyDoubt, readKeys } from '@lorvet/core/intake';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { readMedia } from '../platform/files';
 import { BenchActions } from '../store/actions';
 import { Notice } from '../ui/notice';
 import { BenchView } from './bench-view';
+
+/** Keys told back as they were understood. */
+const SHOWN = 8;
 
 /** An answer sheet made by rule, keyed by typing letters or pasting a column, beside the PDF with the questions. */
 @Component({
@@ -42,13 +45,33 @@ import { BenchView } from './bench-view';
             rows="4"
             maxlength="20000"
             [placeholder]="
-              kind() === 'choice' ? 'ACBD… or one letter a line' : 'one answer a line; a slash parts accepted answers'
+              kind() === 'choice'
+                ? 'ACBD… or one letter a line'
+                : 'one answer a line, an empty line for none; a slash between accepted answers'
             "
             [value]="keys()"
             (input)="keys.set(t.value)"
           ></textarea>
         </label>
-        <p class="small" role="status">{{ given() }} of {{ count() || 0 }} keys given.</p>
+        <p class="small" role="status">
+          {{ given() }} of {{ count() || 0 }} keys given{{ given() ? ': ' + understood() : '.' }}
+        </p>
+        @for (d of read().doubts; track d.id) {
+          <fieldset class="card ochre">
+            <legend>{{ d.asks }}</legend>
+            @for (w of d.ways; track w.id; let first = $first) {
+              <label class="row small"
+                ><input
+                  type="radio"
+                  [name]="'doubt-' + d.id"
+                  [checked]="decided()[d.id] === w.id || (first && !decided()[d.id])"
+                  (change)="decide(d.id, w.id)"
+                />
+                {{ w.label }}</label
+              >
+            }
+          </fieldset>
+        }
         <label class="field"
           >The questions as a PDF, for learners to open (if you like)
           <input type="file" accept="application/pdf,.pdf" #f (change)="file.set(f.files?.[0] ?? null)" />
@@ -85,7 +108,18 @@ export class AnswerSheet {
   protected readonly keys = signal('');
   protected readonly file = signal<File | null>(null);
   protected readonly problem = signal('');
-  protected readonly given = computed(() => readKeys(this.keys(), this.kind()).filter((k) => k && k !== '-').length);
+  protected readonly decided = signal<Partial<Record<KeyDoubt['id'], string>>>({});
+  protected readonly read = computed(() => readKeys(this.keys(), this.kind(), this.decided()));
+  protected readonly given = computed(() => this.read().keys.filter((k) => k.length).length);
+  /** The keys as they are understood: the first of them. */
+  protected readonly understood = computed(() => {
+    const said = this.read().keys.map((k, i) => `${i + 1} ${k.length ? k.join(' or ') : 'none'}`);
+    return said.slice(0, SHOWN).join(', ') + (said.length > SHOWN ? ' …' : '');
+  });
+
+  protected decide(id: KeyDoubt['id'], way: string): void {
+    this.decided.update((d) => ({ ...d, [id]: way }));
+  }
 
   protected async make(): Promise<void> {
     this.problem.set('');
@@ -97,6 +131,7 @@ export class AnswerSheet {
           count: this.count(),
           choices: Math.min(8, Math.max(2, this.choices() || 4)),
           keys: this.keys(),
+          decided: this.decided(),
         },
         newId,
       );

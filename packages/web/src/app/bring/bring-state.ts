@@ -1,6 +1,14 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { type Audience, type Content, type Id, latest } from '@lorvet/core';
-import { acceptedPages, contentOf, type PageChoice, type ProposedPage, type QuestionField } from '@lorvet/core/intake';
+import {
+  acceptedPages,
+  contentOf,
+  type Decision,
+  type PageChoice,
+  type Proposed,
+  type ProposedPage,
+  type QuestionField,
+} from '@lorvet/core/intake';
 import { Clock } from '../platform/clock';
 import { textOf } from '../platform/files';
 import { Intake, IntakeProblem } from '../platform/intake';
@@ -48,6 +56,8 @@ export class BringState {
   readonly reading = signal<Reading | null>(null);
   readonly choices = signal<ReadonlyMap<number, Choice>>(new Map());
   readonly at = signal(0);
+  /** Decisions that the teacher turned round, by their ids. */
+  private readonly turned = signal<ReadonlyMap<string, Audience>>(new Map());
 
   readonly pages = computed(() => this.reading()?.proposed.pages ?? []);
   readonly page = computed<ProposedPage | undefined>(() => this.pages()[this.at()]);
@@ -88,6 +98,43 @@ export class BringState {
     );
   }
 
+  isTurned(d: Decision): boolean {
+    return this.turned().has(d.id);
+  }
+
+  /** Takes a part for what it was not taken for, or back: it is proposed anew, and what was chosen stays chosen. */
+  async turn(d: Decision): Promise<void> {
+    const turned = new Map(this.turned());
+    if (!turned.delete(d.id)) turned.set(d.id, d.or);
+    await this.guard(async () => {
+      this.busy.set({ what: 'Reading it anew', done: 0, of: 0 });
+      const proposed = await this.intake.proposeAgain(turned);
+      const reading = this.reading();
+      if (!reading) return;
+      const page = this.page()?.page;
+      this.turned.set(turned);
+      this.choices.set(carriedOver(reading.proposed, this.choices(), proposed));
+      this.reading.set({ ...reading, proposed });
+      this.at.set(
+        Math.max(
+          0,
+          proposed.pages.findIndex((p) => p.page === page),
+        ),
+      );
+    });
+  }
+
+  /** The pages as they will come in, each with what learners get of it; pictures by their places in the reading. */
+  pagesTaken(p: ProposedPage) {
+    const reading = this.reading();
+    if (!reading) return [];
+    const pictureOf = new Map(reading.pictures.flatMap((a, i) => (a ? [[i, a.id] as const] : [])));
+    const { as, audience, accepted } = this.choiceOf(p.n);
+    const choice: PageChoice = { n: p.n, as, audience, accepted, ...(as === 'picture' ? { pictureId: 'page' } : {}) };
+    let n = 0;
+    return acceptedPages(reading.proposed, [choice], pictureOf, this.fileName(), () => `seen-${++n}`);
+  }
+
   stop(): void {
     this.intake.stop();
     this.pdf.closed();
@@ -103,6 +150,7 @@ export class BringState {
     this.questions.set(null);
     this.pictures.set([]);
     this.badLines.set([]);
+    this.turned.set(new Map());
     this.at.set(0);
   }
 
@@ -164,7 +212,14 @@ export class BringState {
         return;
       }
       const pages = questionPages(questions, () => this.clock.newId());
-      this.review({ name: this.fileName(), proposed: { pages, unmatched: [] }, pictures: [], left: [], sizes: [] });
+      this.review({
+        name: this.fileName(),
+        proposed: { pages, unmatched: [] },
+        pictures: [],
+        left: [],
+        sizes: {},
+        canTurn: false,
+      });
     });
   }
 
@@ -175,7 +230,14 @@ export class BringState {
       how === 'blocks'
         ? [pictureBlocks(assets, this.title() || 'Pictures', () => this.clock.newId())]
         : picturePages(assets);
-    this.review({ name: this.fileName(), proposed: { pages, unmatched: [] }, pictures: assets, left: [], sizes: [] });
+    this.review({
+      name: this.fileName(),
+      proposed: { pages, unmatched: [] },
+      pictures: assets,
+      left: [],
+      sizes: {},
+      canTurn: false,
+    });
   }
 
   /** Makes a new master, or adds the pages to one. One undo takes all of it back. */
@@ -198,7 +260,7 @@ export class BringState {
           if (asset) assets.set(asset.id, asset);
           pictureId = asset?.id;
         }
-        const size = reading.sizes[reading.proposed.pages.indexOf(p)];
+        const size = reading.sizes[p.page];
         choices.push({
           n: p.n,
           as: as === 'picture' && !pictureId ? 'blocks' : as,
@@ -244,7 +306,9 @@ export class BringState {
   }
 
   private async pictureOfPage(p: ProposedPage): Promise<KeptAsset | null> {
-    return this.pdf.here() ? await this.pdf.picture(p.n) : (this.reading()?.pictures[p.n - 1] ?? null);
+    if (!this.pdf.here()) return this.reading()?.pictures[p.page - 1] ?? null;
+    // What stands on the same page for the teacher is not in a learner's picture.
+    return await this.pdf.picture(p.page, this.choiceOf(p.n).audience === 'learner' ? p.covers : []);
   }
 
   private async takePictures(files: readonly File[]): Promise<void> {
@@ -307,4 +371,27 @@ export class BringState {
       this.busy.set(null);
     }
   }
+}
+
+const sameAs = (p: ProposedPage): string => `${p.page} ${p.audience} ${p.decided?.id ?? ''}`;
+
+/** What was chosen for the pages that are the same in a new reading; for others, all that is proposed. */
+function carriedOver(old: Proposed, choices: ReadonlyMap<number, Choice>, fresh: Proposed): Map<number, Choice> {
+  return new Map(
+    fresh.pages.map((p) => {
+      const before = old.pages.find((o) => sameAs(o) === sameAs(p));
+      const choice = before && choices.get(before.n);
+      const same = before && choice && before.proposals.length === p.proposals.length;
+      return [
+        p.n,
+        {
+          as: choice?.as ?? (p.pictureOnly ? ('picture' as const) : ('blocks' as const)),
+          audience: choice?.audience ?? p.audience,
+          accepted: new Set(
+            p.proposals.filter((_, i) => !same || choice.accepted.has(before.proposals[i]?.id ?? '')).map((x) => x.id),
+          ),
+        },
+      ];
+    }),
+  );
 }

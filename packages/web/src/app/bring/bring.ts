@@ -12,7 +12,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Block, forLearner, keyWordsOf } from '@lorvet/core';
+import { type Audience, type Block, forLearner, keyWordsOf } from '@lorvet/core';
 import { QUESTION_FIELD_LABELS, QUESTION_FIELDS, type QuestionField } from '@lorvet/core/intake';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Near } from '../ui/near';
@@ -20,6 +20,13 @@ import { Notice } from '../ui/notice';
 import { type As, BringState } from './bring-state';
 import { isQuestion } from './brought';
 import type { KeptAsset } from '../platform/storage/kept-asset';
+
+/** What a decision is turned into, on its button. */
+const TURNED: Readonly<Record<Audience, string>> = {
+  learner: 'No, it is for learners',
+  key: 'It is the answer key',
+  teacher: 'It is for me only',
+};
 
 /** Proposals drawn at first, and at each further step. */
 const SHOWN = 40;
@@ -69,6 +76,37 @@ export class Bring {
   protected readonly most = linkedSignal({ source: () => this.state.at(), computation: () => SHOWN });
   protected readonly hidden = computed(() => Math.max(0, (this.state.page()?.proposals.length ?? 0) - this.most()));
 
+  /** What was decided on this page of the file, and what might have been. */
+  protected readonly decisions = computed(() => {
+    const page = this.state.page();
+    const proposed = this.state.reading()?.proposed;
+    if (!page || !proposed || !this.state.reading()?.canTurn) return [];
+    const near = (proposed.near ?? []).filter(
+      (d) => d.id.startsWith(`${page.page}.`) && (page.audience === 'learner' || this.state.isTurned(d)),
+    );
+    return [...(page.decided ? [page.decided] : []), ...near].map((d) => ({
+      d,
+      turn: this.state.isTurned(d) ? 'Decide as before' : TURNED[d.or],
+    }));
+  });
+
+  /** Whether the page is shown as a learner gets it. */
+  protected readonly asLearner = signal(false);
+  protected readonly learners = computed(() => {
+    const page = this.state.page();
+    if (!page || !this.asLearner()) return [];
+    return this.state
+      .pagesTaken(page)
+      .filter((p) => (p.audience ?? 'learner') === 'learner')
+      .map((p) => ({
+        id: p.id,
+        title: p.title,
+        blocks: p.blocks
+          .filter((b) => b.audience === 'learner')
+          .map((b) => ({ id: b.id, shown: this.shown(b), picture: this.pictureIn(b), place: p.places?.[b.id] })),
+      }));
+  });
+
   private readonly stripLength = signal(SHOWN);
   /** The pages listed so far: a long file opens at once. */
   protected readonly strip = computed(() => this.state.pages().slice(0, this.stripLength()));
@@ -86,8 +124,9 @@ export class Bring {
     const page = this.state.page();
     if (!page) return null;
     const large = this.state.pdf.large();
-    if (this.state.pdf.here()) return large?.n === page.n ? large.url : (this.state.pdf.thumbs().get(page.n) ?? null);
-    const asset = page.pictureOnly ? this.state.reading()?.pictures[page.n - 1] : null;
+    if (this.state.pdf.here())
+      return large?.n === page.page ? large.url : (this.state.pdf.thumbs().get(page.page) ?? null);
+    const asset = page.pictureOnly ? this.state.reading()?.pictures[page.page - 1] : null;
     return asset ? this.urlOf(asset) : null;
   });
 
@@ -96,7 +135,7 @@ export class Bring {
   constructor() {
     inject(DestroyRef).onDestroy(() => this.urls.forEach((url) => URL.revokeObjectURL(url)));
     effect(() => {
-      const n = this.state.step() === 'review' ? this.state.page()?.n : undefined;
+      const n = this.state.step() === 'review' ? this.state.page()?.page : undefined;
       if (n !== undefined) untracked(() => void this.state.pdf.enlarge(n));
     });
   }
@@ -146,7 +185,9 @@ export class Bring {
 
   protected setAudience(value: string): void {
     const page = this.state.page();
-    if (page && (value === 'learner' || value === 'teacher' || value === 'key'))
+    // What was set apart is read for its questions where it is the learners' after all.
+    if (page?.decided && page.audience !== 'learner' && value === 'learner') void this.state.turn(page.decided);
+    else if (page && (value === 'learner' || value === 'teacher' || value === 'key'))
       this.state.change(page.n, { audience: value });
   }
 

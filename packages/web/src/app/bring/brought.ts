@@ -1,5 +1,5 @@
 import { type Content, type Family, FAMILY_FORMAT, type Id, swatchFrom } from '@lorvet/core';
-import type { Proposal, ProposedPage, ReadQuestion } from '@lorvet/core/intake';
+import { isKeyed, type Proposal, type ProposedPage, type ReadQuestion } from '@lorvet/core/intake';
 import type { KeptAsset } from '../platform/storage/kept-asset';
 
 /** How a file is read, by its ending. */
@@ -23,12 +23,13 @@ export function questionPages(questions: readonly ReadQuestion[], newId: () => I
   for (let i = 0; i < questions.length; i += QUESTIONS_ON_PAGE)
     pages.push({
       n: pages.length + 1,
+      page: pages.length + 1,
       title: `Questions ${i + 1} to ${Math.min(questions.length, i + QUESTIONS_ON_PAGE)}`,
       audience: 'learner',
       pictureOnly: false,
       proposals: questions
         .slice(i, i + QUESTIONS_ON_PAGE)
-        .map((q) => ({ id: newId(), says: `Line ${q.line}`, block: q.block, plain: null, keyed: true })),
+        .map((q) => ({ id: newId(), says: `Line ${q.line}`, block: q.block, plain: null, keyed: isKeyed(q.block) })),
     });
   return pages;
 }
@@ -36,6 +37,7 @@ export function questionPages(questions: readonly ReadQuestion[], newId: () => I
 /** Pictures as blocks, all on one page. */
 export const pictureBlocks = (assets: readonly KeptAsset[], title: string, newId: () => Id): ProposedPage => ({
   n: 1,
+  page: 1,
   title,
   audience: 'learner',
   pictureOnly: false,
@@ -52,6 +54,7 @@ export const pictureBlocks = (assets: readonly KeptAsset[], title: string, newId
 export const picturePages = (assets: readonly KeptAsset[]): ProposedPage[] =>
   assets.map((_, i) => ({
     n: i + 1,
+    page: i + 1,
     title: `Page ${i + 1}`,
     audience: 'learner',
     pictureOnly: true,

@@ -1,4 +1,5 @@
 import { signal } from '@angular/core';
+import type { Rect } from '@lorvet/core';
 import { type Intake, IntakeProblem } from '../platform/intake';
 import { Stopped } from '../platform/workers/task';
 import type { KeptAsset } from '../platform/storage/kept-asset';
@@ -55,9 +56,10 @@ export class PdfPages {
     this.opened = true;
   }
 
-  async picture(n: number): Promise<KeptAsset> {
+  /** A page's picture; `covers`, in hundredths of it, are painted over. */
+  async picture(n: number, covers: readonly Rect[] = []): Promise<KeptAsset> {
     await this.reopen();
-    return await this.intake.pagePicture(n);
+    return await this.intake.pagePicture(n, covers);
   }
 
   private readonly enlarging = new Latest();

@@ -1,4 +1,5 @@
-import type { BadLine, ReadQuestion } from '@lorvet/core/intake';
+import type { Audience, Rect } from '@lorvet/core';
+import type { BadLine, Proposed, ReadQuestion } from '@lorvet/core/intake';
 import { proxy, type Remote, wrap } from 'comlink';
 import { textOf } from './files';
 import type { IntakeApi, Told } from './workers/intake.worker';
@@ -36,8 +37,13 @@ export class Intake {
     return await this.run((api) => api.thumb(n, pixels));
   }
 
-  async pagePicture(n: number): Promise<KeptAsset> {
-    return await this.run((api) => api.pagePicture(n));
+  async pagePicture(n: number, covers: readonly Rect[] = []): Promise<KeptAsset> {
+    return await this.run((api) => api.pagePicture(n, covers));
+  }
+
+  /** What was read last, with some decisions turned round. */
+  async proposeAgain(turned: ReadonlyMap<string, Audience>): Promise<Proposed> {
+    return await this.run((api) => api.proposeAgain(turned));
   }
 
   async readPdf(pages: readonly number[], progress: (done: number) => void) {

@@ -1,7 +1,8 @@
-import { fromBase64, Problem } from '@lorvet/core';
+import { type Audience, fromBase64, Problem, type Rect } from '@lorvet/core';
 import {
   type BadLine,
   type FoundPicture,
+  isKeyed,
   mapQuestions,
   type Material,
   type MaterialPage,
@@ -14,14 +15,13 @@ import {
   readQtiPackage,
   type ReadQuestion,
   readQuestionTable,
-  setApart,
-  wordFile,
 } from '@lorvet/core/intake';
 import { expose } from 'comlink';
 import { marked } from 'marked';
 import { nanoid } from 'nanoid';
 import { assetOf, readPicture } from '../files';
 import type { PdfInWork } from './pdf-file';
+import { readWord } from './word-pages';
 import type { KeptAsset } from '../storage/kept-asset';
 
 /** What a call gives back: its result, or what is wrong in words. A class does not survive the way between threads. */
@@ -35,7 +35,10 @@ export interface Reading {
   readonly proposed: Proposed;
   readonly pictures: readonly (KeptAsset | null)[];
   readonly left: readonly string[];
-  readonly sizes: readonly ({ readonly width: number; readonly height: number } | null)[];
+  /** Width and height of the file's pages, by their numbers; of files that are not laid out in pages, none. */
+  readonly sizes: Readonly<Record<number, { readonly width: number; readonly height: number }>>;
+  /** Whether it can be read anew with other decisions. */
+  readonly canTurn: boolean;
 }
 
 /** Pictures done, of those in the file. */
@@ -46,6 +49,8 @@ const THUMB = 220;
 const PAGE = 1700;
 
 let pdf: PdfInWork | null = null;
+/** What was read last, to be proposed anew where the teacher decides otherwise. */
+let lastRead: Material | null = null;
 let table: QuestionTable | null = null;
 let mapped: readonly ReadQuestion[] = [];
 const newId = () => nanoid(12);
@@ -106,17 +111,19 @@ async function fromHtml(html: string, name: string, progress: Progress): Promise
   const { material, pictures } = readHtml(html, name);
   const left = [...material.left];
   const assets = await assetsOf(pictures, dataUrl, left, progress);
-  return reading(setApart(material), assets, left);
+  return reading(material, assets, left);
 }
 
 function reading(material: Material, pictures: readonly (KeptAsset | null)[], left: readonly string[]): Reading {
+  lastRead = material;
   const proposed = propose(material, newId);
   return {
     name: material.name,
     proposed,
     pictures,
     left: [...left, ...(proposed.cut ?? [])],
-    sizes: material.pages.map((p) => p.size ?? null),
+    sizes: Object.fromEntries(material.pages.flatMap((p) => (p.size ? [[p.n, p.size]] : []))),
+    canTurn: true,
   };
 }
 
@@ -162,11 +169,19 @@ const api = {
     });
   },
 
-  /** A page's own picture, to lie under answer places. */
-  async pagePicture(n: number): Promise<Told<KeptAsset>> {
+  /** What the material read last becomes where some decisions are turned round, by their ids. */
+  async proposeAgain(turned: ReadonlyMap<string, Audience>): Promise<Told<Proposed>> {
+    return await told(() => {
+      if (!lastRead) throw new Problem('The file is no longer open. Choose it again.');
+      return propose(lastRead, newId, turned);
+    });
+  },
+
+  /** A page's own picture, to lie under answer places; `covers`, in hundredths of it, are painted over. */
+  async pagePicture(n: number, covers: readonly Rect[] = []): Promise<Told<KeptAsset>> {
     return await told(async () => {
       const { drawPdfPage } = await import('./pdf-file');
-      const blob = await openPdf().page(n, (p) => drawPdfPage(p, PAGE, 0.82));
+      const blob = await openPdf().page(n, (p) => drawPdfPage(p, PAGE, 0.82, covers));
       return await assetOf(blob, 'image/webp', `${pdf?.name ?? 'page'}, page ${n}`);
     });
   },
@@ -176,37 +191,18 @@ const api = {
       // mammoth's build for browsers looks for a window.
       (globalThis as unknown as { window: unknown }).window ??= globalThis;
       const { default: mammoth } = await import('mammoth/mammoth.browser.js');
-      const found: { type: string; bytes: ArrayBuffer }[] = [];
-      const convertImage = mammoth.images.imgElement(async (image) => {
-        found.push({ type: image.contentType, bytes: await image.readAsArrayBuffer().catch(() => new ArrayBuffer(0)) });
-        return { src: `docx:${found.length - 1}` };
-      });
-      let html: string;
-      let said: readonly { message: string }[];
-      try {
-        const result = await mammoth.convertToHtml(
-          { arrayBuffer: wordFile(new Uint8Array(await file.arrayBuffer())) },
-          { convertImage },
-        );
-        html = result.value;
-        said = result.messages;
-      } catch (error) {
-        // A file made to fill the machine is said to be one.
-        if (error instanceof Problem && !error.message.includes('ZIP file')) throw error;
-        throw new Problem(
-          `“${name}” cannot be read as a Word document (.docx): it is damaged, locked, or of another kind. An old .doc must be saved as .docx first.`,
-        );
-      }
-      const { material, pictures } = readHtml(html, name);
-      const left = [...material.left];
-      const pages = new Set(said.map((m) => m.message).filter((m) => !/style/i.test(m)));
-      left.push(...[...pages].slice(0, 5));
+      const { material, pictures, found, left } = await readWord(
+        new Uint8Array(await file.arrayBuffer()),
+        name,
+        mammoth,
+        (arrayBuffer) => ({ arrayBuffer }),
+      );
       const bytesOf = async (p: FoundPicture) => {
         const at = found[Number(/^docx:(\d+)$/.exec(p.src)?.[1] ?? -1)];
         return at ? new Blob([at.bytes], { type: at.type }) : null;
       };
       const assets = await assetsOf(pictures, bytesOf, left, progress);
-      return reading(setApart(material), assets, left);
+      return reading(material, assets, left);
     });
   },
 
@@ -283,14 +279,15 @@ const api = {
       }
       const pages = chunks(read.items, 8).map((items, i) => ({
         n: i + 1,
+        page: i + 1,
         title: i === 0 ? read.title : `${read.title}, page ${i + 1}`,
         audience: 'learner' as const,
         pictureOnly: false,
         proposals: items.flatMap((item) =>
-          item.blocks.map((block) => ({ id: newId(), says: item.title, block, plain: null, keyed: true })),
+          item.blocks.map((block) => ({ id: newId(), says: item.title, block, plain: null, keyed: isKeyed(block) })),
         ),
       }));
-      return { name: read.title, proposed: { pages, unmatched: [] }, pictures, left, sizes: pages.map(() => null) };
+      return { name: read.title, proposed: { pages, unmatched: [] }, pictures, left, sizes: {}, canTurn: false };
     });
   },
 };

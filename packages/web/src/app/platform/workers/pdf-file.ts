@@ -2,7 +2,7 @@ import type { PDFDocumentProxy, PDFPageProxy } from 'pdfjs-dist';
 import * as pdfjs from 'pdfjs-dist';
 // In a worker of its own already, pdf.js does its work here rather than in one more.
 import * as pdfjsWorker from 'pdfjs-dist/build/pdf.worker.mjs';
-import { Problem } from '@lorvet/core';
+import { Problem, type Rect } from '@lorvet/core';
 
 (globalThis as unknown as { pdfjsWorker: unknown }).pdfjsWorker = pdfjsWorker;
 
@@ -89,8 +89,16 @@ async function openPdf(file: Blob, name: string, base: string, password?: string
   }
 }
 
-/** One page as a picture, so many pixels wide at most. White lies under it. */
-export async function drawPdfPage(page: PDFPageProxy, pixels: number, quality: number): Promise<Blob> {
+/** Room round what is painted over, in hundredths: letters reach beyond the boxes of their lines. */
+const COVER = 0.6;
+
+/** One page as a picture, so many pixels wide at most. White lies under it, and over `covers` (in hundredths of it). */
+export async function drawPdfPage(
+  page: PDFPageProxy,
+  pixels: number,
+  quality: number,
+  covers: readonly Rect[] = [],
+): Promise<Blob> {
   const whole = page.getViewport({ scale: 1 });
   const view = page.getViewport({ scale: pixels / Math.max(whole.width, whole.height) });
   const canvas = new OffscreenCanvas(Math.round(view.width), Math.round(view.height));
@@ -104,6 +112,14 @@ export async function drawPdfPage(page: PDFPageProxy, pixels: number, quality: n
     viewport: view,
     background: '#fff',
   }).promise;
+  pen.fillStyle = '#fff';
+  for (const c of covers)
+    pen.fillRect(
+      ((c.x - COVER) * canvas.width) / 100,
+      ((c.y - COVER) * canvas.height) / 100,
+      ((c.w + 2 * COVER) * canvas.width) / 100,
+      ((c.h + 2 * COVER) * canvas.height) / 100,
+    );
   const blob = await canvas.convertToBlob({ type: 'image/webp', quality });
   canvas.width = 0;
   return blob;

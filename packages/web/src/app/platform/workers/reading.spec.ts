@@ -1,37 +1,17 @@
 /** @jest-environment node */
 import { describe, expect, it } from '@jest/globals';
 import { type Block, isItem, keyWordsOf } from '@lorvet/core';
-import {
-  type Material,
-  propose,
-  type Proposed,
-  readHtml,
-  readLaidOut,
-  readQtiPackage,
-  setApart,
-} from '@lorvet/core/intake';
-import mammoth from 'mammoth';
+import { propose, type Proposed, readQtiPackage } from '@lorvet/core/intake';
 import { readFileSync } from 'node:fs';
-import * as pdfjs from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { readPdfPage } from './pdf-pages';
+import { readMaterial } from '../../testing/read-material';
 
 const file = (name: string) =>
   new Uint8Array(readFileSync(new URL(`../../../../../../test-material/${name}`, import.meta.url)));
 let n = 0;
 const newId = () => `n${++n}`;
 
-async function readPdf(name: string): Promise<Material> {
-  const doc = await pdfjs.getDocument({ data: file(name), verbosity: 0, useSystemFonts: false }).promise;
-  const pages = [];
-  for (let i = 1; i <= doc.numPages; i++)
-    pages.push(readLaidOut(await readPdfPage((await doc.getPage(i)) as never, { OPS: pdfjs.OPS as never })));
-  return { name, pages, left: [] };
-}
-
-async function readDocx(name: string): Promise<Material> {
-  const { value } = await mammoth.convertToHtml({ buffer: Buffer.from(file(name)) });
-  return setApart(readHtml(value, name).material);
-}
+const readPdf = (name: string) => readMaterial(file(name), name);
+const readDocx = readPdf;
 
 const words = (b: Block) => (isItem(b) ? b.prompt : 'text' in b ? b.text : '');
 const says = (p: Proposed) => p.pages.map((page) => page.proposals.map((x) => x.says));
@@ -139,6 +119,15 @@ describe('DOCX', () => {
       'Question 3: single choice, 2 choices; key “False”',
     ]);
     expect(words(p.pages[0]?.proposals[1]?.block as Block)).toContain('speak with **flags**, lamps and *horns*');
+  });
+
+  it('hidden words, deletions and comments are named; a paragraph that begins a page ends the one before', async () => {
+    expect((await readDocx('intake/hidden-and-deleted.docx')).left).toEqual([
+      'Hidden words were left out.',
+      'Words that had been deleted, and kept by the word processor, were left out.',
+      'A comment was left out.',
+    ]);
+    expect((await readDocx('intake/page-break-key.docx')).pages.map((p) => p.parts.length)).toEqual([4, 4]);
   });
 
   it('a table with empty cells is a table to fill, and bullets are a list', async () => {

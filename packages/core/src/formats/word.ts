@@ -1,0 +1,112 @@
+import { type AnyNode, type Document, Element, isTag } from 'domhandler';
+import { strFromU8, strToU8, zipSync } from 'fflate';
+import { DomUtils, parseDocument } from 'htmlparser2';
+import { notTooDeep } from './nesting';
+import { elementsOf, findAll, nameOf, textIn } from './qti/xml';
+import { PACK_LIMITS, unzip } from './zip';
+
+/** A Word document as its reader shows it. */
+export interface WordFile {
+  /** A document that holds nothing hidden, and whose parts lie in it unpacked. */
+  readonly file: ArrayBuffer;
+  /** What was there besides and is left out, in words. */
+  readonly left: readonly string[];
+}
+
+const DECLARATION = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>';
+
+/** The class of what stands where a page ends. */
+export const PAGE_BREAK = 'page-break';
+/** How page ends are to be written, in the words of the reader that makes HTML of the document. */
+export const PAGE_BREAK_STYLE = `br[type='page'] => hr.${PAGE_BREAK}:fresh`;
+
+/**
+ * A Word document without what its reader does not see: hidden words, deletions and comments are taken out and named,
+ * and a page that begins with its paragraph ends the page before. Its parts have been unpacked within the limits and lie
+ * in it as they are: whoever reads it cannot be made to unpack more. Throws a Problem as `unzip` does.
+ */
+export function wordFile(bytes: Uint8Array): WordFile {
+  const files = { ...unzip(bytes, 'Word document', PACK_LIMITS) };
+  const left: string[] = [];
+  const hidden = hiddenStyles(files['word/styles.xml']);
+  const seen = { hidden: 0, deleted: 0 };
+  for (const name of Object.keys(files)) {
+    if (!/^word\/(?:document|footnotes|endnotes)\d*\.xml$/.test(name)) continue;
+    const doc = xmlOf(files[name], name);
+    if (!doc || !clean(doc, hidden, seen)) continue;
+    // The declaration is written anew: the serializer leaves its last sign out.
+    const roots = doc.children.filter(isTag);
+    files[name] = strToU8(`${DECLARATION}${roots.map((r) => DomUtils.getOuterHTML(r, { xmlMode: true })).join('')}`);
+  }
+  if (seen.hidden) left.push('Hidden words were left out.');
+  if (seen.deleted) left.push('Words that had been deleted, and kept by the word processor, were left out.');
+  const comments = xmlOf(files['word/comments.xml'], 'word/comments.xml');
+  const count = comments ? findAll(comments, 'comment').length : 0;
+  if (count) left.push(count === 1 ? 'A comment was left out.' : `${count} comments were left out.`);
+  const whole = zipSync(files, { level: 0 });
+  return { file: whole.buffer as ArrayBuffer, left };
+}
+
+function xmlOf(bytes: Uint8Array | undefined, name: string): Document | null {
+  return bytes ? notTooDeep(parseDocument(strFromU8(bytes), { xmlMode: true }), name) : null;
+}
+
+/** Whether a switch is on: it is, unless it says otherwise. */
+const isOn = (el: Element | undefined): boolean =>
+  el !== undefined && !/^(?:0|false|off|none)$/i.test(el.attribs['w:val'] ?? '');
+const child = (el: Element, name: string): Element | undefined =>
+  el.children.find((c): c is Element => isTag(c) && nameOf(c) === name);
+
+/** Ids of the styles whose words are hidden. */
+function hiddenStyles(bytes: Uint8Array | undefined): Set<string> {
+  const doc = xmlOf(bytes, 'word/styles.xml');
+  return new Set(
+    (doc ? findAll(doc, 'style') : []).flatMap((s) => {
+      const props = child(s, 'rPr');
+      return props && isOn(child(props, 'vanish')) ? [s.attribs['w:styleId'] ?? ''] : [];
+    }),
+  );
+}
+
+/** Takes out what is not to be read; says whether anything changed. */
+function clean(doc: Document, hidden: ReadonlySet<string>, seen: { hidden: number; deleted: number }): boolean {
+  const gone: Element[] = [];
+  const breaks: Element[] = [];
+  for (const el of elementsOf(doc)) {
+    const name = nameOf(el);
+    if (name === 'del' || name === 'moveFrom') {
+      if (words(el)) seen.deleted++;
+      gone.push(el);
+    } else if (name === 'r' && isHidden(el, hidden)) {
+      if (words(el)) seen.hidden++;
+      gone.push(el);
+    } else if (name === 'p') {
+      const props = child(el, 'pPr');
+      if (props && isOn(child(props, 'pageBreakBefore'))) breaks.push(el);
+    }
+  }
+  for (const el of gone) DomUtils.removeElement(el);
+  for (const p of breaks) DomUtils.prepend(p, pageEnd());
+  return gone.length + breaks.length > 0;
+}
+
+const words = (el: Element): boolean => /\S/.test(textIn(el));
+
+function isHidden(run: Element, hidden: ReadonlySet<string>): boolean {
+  const props = child(run, 'rPr');
+  const own = props && child(props, 'vanish');
+  if (own) return isOn(own);
+  const style = (props && child(props, 'rStyle'))?.attribs['w:val'];
+  if (style !== undefined && hidden.has(style)) return true;
+  const p = run.parent;
+  const paragraph = p && isTag(p) ? child(p, 'pPr') : undefined;
+  const of = (paragraph && child(paragraph, 'pStyle'))?.attribs['w:val'];
+  return of !== undefined && hidden.has(of);
+}
+
+/** A paragraph of its own that ends the page. */
+function pageEnd(): Element {
+  const node = (name: string, attribs: Record<string, string>, children: AnyNode[]) =>
+    new Element(name, attribs, children as never);
+  return node('w:p', {}, [node('w:r', {}, [node('w:br', { 'w:type': 'page' }, [])])]);
+}

@@ -1,0 +1,139 @@
+import { describe, expect, it } from '@jest/globals';
+import { apart } from './apart';
+import { readHtml } from './html';
+import { entriesInLine, entriesInTable } from './keys';
+import { propose } from './propose';
+import { audienceOfHeading } from './teacher-label';
+
+let n = 0;
+const newId = () => `n${++n}`;
+const read = (html: string) => readHtml(html, 'x.html').material;
+
+describe('the words of a title', () => {
+  it.each([
+    'Answer key',
+    'ANSWERS',
+    'Solutions',
+    'Marking scheme',
+    'Answers to exercise 3',
+    'The crab – answers',
+    'Unit 4 (answer key)',
+    'Corrigé',
+    'Réponses',
+    'Lösungen zu Seite 4',
+    'Lösungsschlüssel',
+    'Musterlösung',
+    'Respuestas',
+    'Clave de respuestas',
+    'Solucionario',
+  ])('“%s” is a key', (title) => expect(audienceOfHeading(title)).toBe('key'));
+  it.each([
+    'Teacher’s notes',
+    'For the teacher',
+    'TEACHER COPY',
+    'Notes for teachers',
+    'Lesson plan: tides',
+    'Pour l’enseignante',
+    'Notes pour le professeur',
+    'Hinweise für die Lehrkraft',
+    'Für Lehrerinnen und Lehrer',
+    'Para el docente',
+    'Notas para la maestra',
+  ])('“%s” is the teacher’s', (title) => expect(audienceOfHeading(title)).toBe('teacher'));
+  it.each([
+    'Answer the questions',
+    'Short answer',
+    'Questions and answers',
+    'Solutions and mixtures',
+    'Find the solution',
+    'Write your answers here',
+    'Choose the right answer',
+    'The teacher and the gull',
+    'A letter for the teacher',
+    'Corrige les phrases',
+    'Questions et réponses',
+    'Fragen und Antworten',
+    'Lösungen und Gemische',
+    'Preguntas y respuestas',
+    'Encuentra la solución',
+    'Key',
+  ])('“%s” alone is neither', (title) => expect(audienceOfHeading(title)).toBeNull());
+});
+
+describe('the answers of a key', () => {
+  it.each([
+    ['1 A 2 C 3 B', ['1 A', '2 C', '3 B']],
+    ['4. crab', ['4 crab']],
+    ['5) 14 limpets', ['5 14 limpets']],
+    ['Q6: b', ['6 b']],
+    ['1) 6:30 3) as marked 4) 9:05, 11:45', ['1 6:30', '3 as marked', '4 9:05, 11:45']],
+    ['1. 3.5 2. 4.2 3. 10', ['1 3.5', '2 4.2', '3 10']],
+    ['1-b, 2-c', ['1 b', '2 c']],
+    ['1. on the bus, 2. the driver', ['1 on the bus', '2 the driver']],
+    ['The tide turns at 6:30', []],
+  ])('on a line: %s', (line, entries) =>
+    expect(entriesInLine(line).map((e) => `${e.number} ${e.words}`)).toEqual(entries),
+  );
+  it('in a table: a row each under its heading, a column each, or pairs side by side', () => {
+    const said = (rows: string[][]) => entriesInTable(rows).map((e) => `${e.number} ${e.words}`);
+    expect(
+      said([
+        ['No.', 'Answer', 'Points'],
+        ['1', '3', '2'],
+      ]),
+    ).toEqual(['1 3']);
+    expect(
+      said([
+        ['1', '2'],
+        ['b', 'c'],
+      ]),
+    ).toEqual(['1 b', '2 c']);
+    expect(
+      said([
+        ['1', 'b', '3', 'a'],
+        ['2', 'c', '4', 'd'],
+      ]),
+    ).toEqual(['1 b', '3 a', '2 c', '4 d']);
+  });
+});
+
+describe('a part for the teacher', () => {
+  const sheet =
+    '<h1>Tides</h1><p>1. What pulls the sea? ____</p><h2>Answers</h2><p>1. the moon</p><h2>More</h2><p>2. Who swims? ____</p>';
+  const audiences = (html: string, turned?: ReadonlyMap<string, 'learner' | 'key' | 'teacher'>) =>
+    apart(read(html), turned).stretches.map((s) => s.audience);
+
+  it('runs to the next heading of its rank, and no further', () => {
+    expect(audiences(sheet)).toEqual(['learner', 'key', 'learner']);
+    expect(audiences(sheet.replaceAll('h2', 'h3').replace('<h3>More</h3>', '<h4>More</h4>'))).toEqual([
+      'learner',
+      'key',
+    ]);
+  });
+
+  it('says why, and what was turned round comes in as the teacher says, with its questions', () => {
+    const [found] = apart(read(sheet)).stretches.flatMap((s) => s.decided ?? []);
+    expect(found).toMatchObject({ audience: 'key', why: 'Under “Answers” stand answers by number.' });
+    const turned = propose(read(sheet), newId, new Map([[found?.id ?? '', 'learner']]));
+    expect(turned.pages.map((p) => p.audience)).toEqual(['learner']);
+    expect(turned.pages[0]?.proposals.filter((p) => p.keyed)).toEqual([]);
+  });
+
+  it('a title that only looks like one is named with the reason, and can be turned round', () => {
+    const html = '<h1>Bread</h1><h2>Short answer</h2><p>1. What rises? ____</p><p>2. What bakes? ____</p>';
+    const { near } = apart(read(html));
+    expect(near).toMatchObject([{ at: 'Short answer', audience: 'learner', why: expect.stringContaining('asks') }]);
+    expect(audiences(html, new Map([[near[0]?.id ?? '', 'key']]))).toEqual(['learner', 'key']);
+  });
+
+  it('a key that does not fit its question is not set, and is named; two sheets with one key are asked about', () => {
+    const one = propose(read('<p>1. Draw the hands.</p><h2>Answers</h2><p>1. A</p>'), newId);
+    expect(one.unfit).toEqual(['Question 1: “A” is no drawing.']);
+    const two = propose(
+      read('<h1>One</h1><p>1. What burns?</p><h1>Two</h1><p>1. What rolls?</p><h1>Answers</h1><p>1. wood</p>'),
+      newId,
+    );
+    expect(two.unfit?.[0]).toMatch(/Several sheets have question 1/);
+    expect(two.pages.flatMap((p) => p.proposals).filter((p) => p.keyed)).toEqual([]);
+  });
+});

@@ -1,0 +1,722 @@
+/**
+ * The sheets of test-material/intake. `keys`: each question by the beginning of its words, with its answers (none: []).
+ * `secrets`: what no learner may see. `learners`: what learners must see.
+ */
+const line = '<span class="line"></span>';
+const H = (n, text) => ({ text, style: `Heading${n}` });
+
+export const SHEETS = [
+  {
+    file: 'tides-key-at-end.pdf',
+    html: `<h1>Tides</h1><p>Read the text, then answer the questions.</p><p>1. What pulls the sea?<br>A. the moon<br>B. the wind<br>C. the fish</p>
+<p>2. How many high tides are there in a day? ${line}</p><p>3. Low water is called the ________ tide.</p><p>4. Why do boats wait in the harbour? Write two sentences.<br>_____________________<br>_____________________</p>
+<div class="new"></div><h1>Tides</h1><h2>Answer key</h2><p>1. A</p><p>2. 2</p><p>3. ebb</p><p>4. Because the water is too low for them. They would lie on the sand.</p>`,
+    keys: [
+      ['What pulls the sea', ['the moon']],
+      ['How many high tides', ['2']],
+      ['Low water is called', ['ebb']],
+      ['Why do boats wait', ['Because the water is too low for them. They would lie on the sand.']],
+    ],
+    secrets: ['Answer key', 'Because the water', 'ebb'],
+    learners: ['Read the text', 'the wind'],
+  },
+  {
+    file: 'clocks-foot-of-page.pdf',
+    html: `<h1>What time is it?</h1><p>1. The bus leaves at half past six. Write the time. ${line}</p><p>2. School begins at eight. Write the time. ${line}</p><p>3. Draw the hands for a quarter to four.</p><p>4. When do the two ferries leave? Look at the board. ${line}</p>
+<p style="margin-top:180px" class="foot">Teacher notes: have the cardboard clocks ready. Answers: 1) 6:30 2) 8:00 3) as marked 4) 9:05, 11:45. Ask early finishers for the way back.</p>
+<div class="new"></div><p>5. How long does the ferry take? ${line}</p><p>6. Is the bus faster? yes / no</p>`,
+    keys: [
+      ['The bus leaves', ['6:30']],
+      ['School begins', ['8:00']],
+      ['Draw the hands', []],
+      ['When do the two ferries', ['9:05, 11:45']],
+      ['How long does', []],
+      ['Is the bus faster', []],
+    ],
+    secrets: ['cardboard clocks', '6:30', '9:05', 'early finishers'],
+    learners: ['half past six', 'How long does the ferry'],
+  },
+  {
+    file: 'two-sheets.docx',
+    docx: [
+      H(1, 'The sea'),
+      '1. What pulls the sea?',
+      '2. Where do crabs hide?',
+      '3. Which bird dives?',
+      H(2, 'Answers'),
+      '1. the moon',
+      '2. under rocks',
+      '3. the tern',
+      { pageBreak: true },
+      H(1, 'Under the ground'),
+      '1. Who digs the tunnels?',
+      '2. What does it eat?',
+      H(2, 'Answers'),
+      '1. a mole',
+      '2. worms / earthworms',
+    ],
+    keys: [
+      ['What pulls the sea', ['the moon']],
+      ['Where do crabs hide', ['under rocks']],
+      ['Which bird dives', ['the tern']],
+      ['Who digs', ['a mole']],
+      ['What does it eat', ['worms', 'earthworms']],
+    ],
+    secrets: ['the moon', 'under rocks', 'a mole', 'earthworms'],
+    learners: ['Under the ground'],
+  },
+  {
+    file: 'two-sheets-keys-last.pdf',
+    html: `<h1>Sheet 1: The harbour</h1><p>1. What is a quay? ${line}</p><p>2. Who rings the bell? ${line}</p><div class="new"></div><h1>Sheet 2: The lighthouse</h1><p>1. How many steps are there? ${line}</p><p>2. What colour is the lamp? ${line}</p><p>3. Who lives there? ${line}</p>
+<div class="new"></div><h1>Answers</h1><h2>Sheet 1</h2><p>1. a wall for boats</p><p>2. the harbour master</p><h2>Sheet 2</h2><p>1. 112</p><p>2. red</p><p>3. the keeper</p>`,
+    keys: [
+      ['What is a quay', ['a wall for boats']],
+      ['Who rings', ['the harbour master']],
+      ['How many steps', ['112']],
+      ['What colour', ['red']],
+      ['Who lives', ['the keeper']],
+    ],
+    secrets: ['a wall for boats', '112', 'the keeper'],
+    learners: ['The lighthouse'],
+  },
+  {
+    file: 'shapes-table-key.docx',
+    docx: [
+      H(1, 'Shapes on the boat'),
+      '1. The sail has ____ corners.',
+      '2. What shape is a window?',
+      'A. round',
+      'B. square',
+      '3. Name the longest side.',
+      '**Answer key**',
+      {
+        rows: [
+          ['No.', 'Answer', 'Points'],
+          ['1', '3', '1'],
+          ['2', 'A', '1'],
+          ['3', 'the mast', '2'],
+        ],
+      },
+    ],
+    keys: [
+      ['The sail has', ['3']],
+      ['What shape', ['round']],
+      ['Name the longest', ['the mast']],
+    ],
+    secrets: ['the mast', 'Answer key'],
+    learners: ['round', 'square'],
+  },
+  {
+    file: 'weather-table-across.html',
+    html: `<h1>Weather words</h1><ol><li>What falls in winter?</li><li>What do we call very strong wind?</li><li>What stands in the sky after rain?</li></ol><h2>Solutions</h2><table><tr><th>1</th><th>2</th><th>3</th></tr><tr><td>snow</td><td>a storm</td><td>a rainbow</td></tr></table>`,
+    keys: [
+      ['What falls', ['snow']],
+      ['What do we call', ['a storm']],
+      ['What stands', ['a rainbow']],
+    ],
+    secrets: ['snow', 'a rainbow'],
+    learners: ['Weather words'],
+  },
+  {
+    file: 'garden-letters-row.md',
+    text: `# The school garden
+
+1. Which one grows under the ground?
+   A. carrot
+   B. bean
+   C. apple
+2. Which one climbs?
+   A. onion
+   B. pea
+3. Which one has a stone?
+   A. plum
+   B. lettuce
+
+## Key
+
+1 A, 2 B, 3 A
+`,
+    keys: [
+      ['Which one grows', ['carrot']],
+      ['Which one climbs', ['pea']],
+      ['Which one has a stone', ['plum']],
+    ],
+    secrets: ['1 A, 2 B'],
+    learners: ['lettuce'],
+  },
+  {
+    file: 'questions-and-answers-title.pdf',
+    html: `<h1>Questions and answers</h1><p>Ask your partner and write what they say.</p><p>1. What is your favourite animal? ${line}</p><p>2. Where does it live? ${line}</p><p>3. What does it eat? ${line}</p>`,
+    keys: [
+      ['What is your favourite', []],
+      ['Where does it live', []],
+      ['What does it eat', []],
+    ],
+    secrets: [],
+    learners: ['Questions and answers', 'Ask your partner'],
+  },
+  {
+    file: 'short-answer-title.docx',
+    docx: [
+      H(1, 'Bread'),
+      H(2, 'Short answer'),
+      '1. What makes dough rise? ____________',
+      '2. How long does it bake? ____________',
+      H(2, 'Long answer'),
+      '3. Describe how you knead. ____________________________',
+      H(2, 'Find the solution'),
+      '4. Six rolls cost 3 coins. What do two rolls cost? ______',
+    ],
+    keys: [
+      ['What makes dough', []],
+      ['How long does it bake', []],
+      ['Describe how', []],
+      ['Six rolls cost', []],
+    ],
+    secrets: [],
+    learners: ['Short answer', 'Long answer', 'Find the solution'],
+  },
+  {
+    file: 'solutions-and-mixtures.html',
+    html: `<h1>Solutions and mixtures</h1><p>Salt in water makes a solution. Sand in water makes a mixture.</p><h2>Solutions</h2><p>Stir salt into the water. What do you see?</p><ol><li>What happens to the salt? ________</li><li>Can you get it back? ________</li></ol><h2>Answer the questions</h2><ol start="3"><li>Name one mixture. ________</li></ol>`,
+    keys: [
+      ['What happens', []],
+      ['Can you get', []],
+      ['Name one mixture', []],
+    ],
+    secrets: [],
+    learners: ['Solutions and mixtures', 'Stir salt', 'Name one mixture'],
+  },
+  {
+    file: 'teacher-notes-middle.docx',
+    docx: [
+      H(1, 'Sorting rubbish'),
+      'Put each thing into its bin.',
+      H(2, 'Teacher notes'),
+      'Bring clean rubbish from home. Ines needs the gloves.',
+      'Watch for broken glass.',
+      H(2, 'Questions'),
+      '1. Where does paper go?',
+      '2. Where does glass go?',
+      H(2, 'Answer key'),
+      '1) the blue bin',
+      '2) the round bin',
+    ],
+    keys: [
+      ['Where does paper', ['the blue bin']],
+      ['Where does glass', ['the round bin']],
+    ],
+    secrets: ['clean rubbish', 'broken glass', 'the blue bin', 'Teacher notes'],
+    learners: ['Put each thing', 'Where does paper'],
+  },
+  {
+    file: 'hidden-and-deleted.docx',
+    docx: [
+      H(1, 'The ferry'),
+      { text: '1. How long does the ferry take?', hiddenRun: ' twenty minutes' },
+      { text: '2. Who steers it?', deleted: ' the pilot whale' },
+      { text: '3. What does it carry?', comment: 'accept cars and people' },
+      { text: 'Secret: the answers are in the drawer.', hidden: true },
+    ],
+    keys: [
+      ['How long does the ferry', []],
+      ['Who steers', []],
+      ['What does it carry', []],
+    ],
+    secrets: ['twenty minutes', 'pilot whale', 'accept cars', 'in the drawer'],
+    learners: ['The ferry'],
+  },
+  {
+    file: 'page-break-key.docx',
+    docx: [
+      H(1, 'Numbers to twenty'),
+      '1. 7 + 5 = ____',
+      '2. 19 - 6 = ____',
+      '3. Half of 16 is ____',
+      { text: 'Answers', breakBefore: true },
+      '1. 12',
+      '2. 13',
+      '3. 8',
+    ],
+    keys: [
+      ['7 + 5', ['12']],
+      ['19 - 6', ['13']],
+      ['Half of 16', ['8']],
+    ],
+    secrets: ['Answers'],
+    learners: ['Numbers to twenty'],
+  },
+  {
+    file: 'answer-under-each.html',
+    html: `<h1>Birds of the bay</h1><p>1. Which bird dives for fish?</p><p>Answer: the tern</p><p>2. Where do gulls nest? (Answer: on the cliff)</p><p>3. How many eggs has a puffin?</p><p>Answer: ________</p><p>4. Do herons swim? yes / no</p>`,
+    keys: [
+      ['Which bird dives', ['the tern']],
+      ['Where do gulls', ['on the cliff']],
+      ['How many eggs', []],
+      ['Do herons swim', []],
+    ],
+    secrets: ['the tern', 'on the cliff'],
+    learners: ['Birds of the bay'],
+  },
+  {
+    file: 'maree-corrige.pdf',
+    html: `<h1>La marée</h1><p>1. Qu’est-ce qui attire la mer ? ${line}</p><p>2. Combien de fois par jour la mer monte-t-elle ? ${line}</p><p>3. La mer est salée. vrai / faux</p><h2>Corrigé</h2><p>1. la lune</p><p>2. 2</p><p>3. vrai</p>`,
+    keys: [
+      ['Qu’est-ce qui attire', ['la lune']],
+      ['Combien de fois', ['2']],
+      ['La mer est salée', ['vrai']],
+    ],
+    secrets: ['la lune', 'Corrigé'],
+    learners: ['La marée'],
+  },
+  {
+    file: 'questions-et-reponses.docx',
+    docx: [
+      H(1, 'Questions et réponses'),
+      'Corrige les phrases, puis réponds.',
+      '1. Où dort le hérisson ?',
+      '2. Que mange-t-il ?',
+      H(2, 'Pour l’enseignant'),
+      'Prévoir les images du hérisson.',
+      'Réponses : 1) sous les feuilles 2) des insectes',
+    ],
+    keys: [
+      ['Où dort', ['sous les feuilles']],
+      ['Que mange', ['des insectes']],
+    ],
+    secrets: ['Prévoir les images', 'sous les feuilles', 'Pour l’enseignant'],
+    learners: ['Questions et réponses', 'Corrige les phrases'],
+  },
+  {
+    file: 'igel-loesungen.pdf',
+    html: `<h1>Der Igel</h1><p>Beantworte die Fragen.</p><p>1. Wo schläft der Igel? ${line}</p><p>2. Was frisst er? ${line}</p><p>3. Wann ist er wach?<br>a) am Tag<br>b) in der Nacht</p><div class="new"></div><h1>Lösungen</h1><p>1. unter Laub</p><p>2. Käfer</p><p>3. b</p><h1>Hinweise für die Lehrkraft</h1><p>Zuerst die Bilder zeigen.</p>`,
+    keys: [
+      ['Wo schläft', ['unter Laub']],
+      ['Was frisst', ['Käfer']],
+      ['Wann ist er wach', ['in der Nacht']],
+    ],
+    secrets: ['unter Laub', 'Zuerst die Bilder'],
+    learners: ['Beantworte die Fragen'],
+  },
+  {
+    file: 'fragen-und-antworten.md',
+    text: `# Fragen und Antworten
+
+## Kurze Antwort
+
+1. Was brennt? ________
+2. Was löscht? ________
+
+## Finde die Lösung
+
+3. Drei Kerzen brennen, eine geht aus. Wie viele brennen noch? ________
+
+**Lösungsschlüssel**
+
+1: Holz
+2: Wasser
+3: 2
+`,
+    keys: [
+      ['Was brennt', ['Holz']],
+      ['Was löscht', ['Wasser']],
+      ['Drei Kerzen', ['2']],
+    ],
+    secrets: ['Holz', 'Lösungsschlüssel'],
+    learners: ['Fragen und Antworten', 'Kurze Antwort', 'Finde die Lösung'],
+  },
+  {
+    file: 'mercado-respuestas.docx',
+    docx: [
+      H(1, 'En el mercado'),
+      '1. ¿Cuánto cuestan dos panes?',
+      '2. ¿Qué compra Lena?',
+      'A. peras',
+      'B. flores',
+      '3. Dibuja tu puesto.',
+      H(2, 'Notas para el docente'),
+      'Llevar monedas de juguete.',
+      H(2, 'Respuestas'),
+      '1. 4 monedas',
+      '2. B',
+      '3. respuesta libre',
+    ],
+    keys: [
+      ['¿Cuánto cuestan', ['4 monedas']],
+      ['¿Qué compra', ['flores']],
+      ['Dibuja tu puesto', []],
+    ],
+    secrets: ['monedas de juguete', '4 monedas', 'respuesta libre'],
+    learners: ['En el mercado', 'peras'],
+  },
+  {
+    file: 'preguntas-y-respuestas.html',
+    html: `<h1>Preguntas y respuestas</h1><h2>Respuesta corta</h2><p>1. ¿Qué es un puente? ________</p><p>2. ¿De qué está hecho? ________</p><p><b>Clave de respuestas</b></p><p>1. un paso sobre el agua</p><p>2. piedra / madera</p>`,
+    keys: [
+      ['¿Qué es un puente', ['un paso sobre el agua']],
+      ['¿De qué está', ['piedra', 'madera']],
+    ],
+    secrets: ['un paso sobre', 'madera'],
+    learners: ['Preguntas y respuestas', 'Respuesta corta'],
+  },
+  {
+    file: 'columns-answers.pdf',
+    html: `<h1>Animals at night</h1><div class="cols"><p>1. Which animal hangs upside down while it sleeps in the barn? ${line}</p><p>2. Which animal has very large eyes and turns its head around? ${line}</p><p>3. Which animal rolls into a ball when somebody comes near? ${line}</p><p>4. Which animal sings in the pond on warm evenings in May? ${line}</p><p style="break-before:column"><b>Answers</b></p><p>1. a bat, because it can hold on with its feet</p><p>2. an owl, which hunts mice in the dark fields</p><p>3. a hedgehog, with hundreds of small spines</p><p>4. a frog, which keeps its skin wet in the pond</p></div>`,
+    keys: [
+      ['Which animal hangs', ['a bat, because it can hold on with its feet']],
+      ['Which animal has very', ['an owl, which hunts mice in the dark fields']],
+      ['Which animal rolls', ['a hedgehog, with hundreds of small spines']],
+      ['Which animal sings', ['a frog, which keeps its skin wet in the pond']],
+    ],
+    secrets: ['a bat', 'an owl', 'a hedgehog'],
+    learners: ['Animals at night'],
+  },
+  {
+    file: 'key-repeats-questions.docx',
+    docx: [
+      H(1, 'The mill'),
+      '1. What turns the wheel?',
+      '2. What is made there?',
+      'A. flour',
+      'B. bricks',
+      '3. Who owns the mill?',
+      H(1, 'Answer key: The mill'),
+      '1. What turns the wheel? the stream',
+      '2. What is made there? A',
+      '3. Who owns the mill?',
+      'Answer: the miller',
+    ],
+    keys: [
+      ['What turns', ['the stream']],
+      ['What is made', ['flour']],
+      ['Who owns', ['the miller']],
+    ],
+    secrets: ['the stream', 'the miller'],
+    learners: ['bricks'],
+  },
+  {
+    file: 'parts-begin-anew.html',
+    html: `<h1>Fire station</h1><h2>Part A</h2><p>1. What colour is the engine? ________</p><p>2. How many wheels has it? ________</p><h2>Part B</h2><p>1. Who drives it? ________</p><p>2. Where does the water come from? ________</p><h1>Answers</h1><h2>Part A</h2><p>1. red 2. 6</p><h2>Part B</h2><p>1. the driver 2. the tank / the river</p>`,
+    keys: [
+      ['What colour is the engine', ['red']],
+      ['How many wheels', ['6']],
+      ['Who drives', ['the driver']],
+      ['Where does the water', ['the tank', 'the river']],
+    ],
+    secrets: ['the driver', 'the tank'],
+    learners: ['Part A', 'Part B'],
+  },
+  {
+    file: 'key-does-not-fit.md',
+    text: `# Kites
+
+1. What lifts a kite?
+   A. the wind
+   B. the rain
+2. Draw a kite with a tail.
+3. A kite has ____ strings and ____ tail.
+
+## Answer key
+
+1. C
+2. A
+3. two
+`,
+    keys: [
+      ['What lifts', []],
+      ['Draw a kite', []],
+      ['A kite has', []],
+    ],
+    secrets: ['Answer key'],
+    learners: ['Kites'],
+  },
+  {
+    file: 'one-sentence-key.docx',
+    docx: [
+      H(1, 'The lost bag'),
+      '1. Where did Ole lose his bag?',
+      '2. Who found it?',
+      '3. What was in it?',
+      'Answers: 1. on the bus, 2. the driver, 3. a lunch box',
+    ],
+    keys: [
+      ['Where did Ole', ['on the bus']],
+      ['Who found it', ['the driver']],
+      ['What was in it', ['a lunch box']],
+    ],
+    secrets: ['on the bus', 'a lunch box'],
+    learners: ['The lost bag'],
+  },
+  {
+    file: 'letter-for-the-teacher.pdf',
+    html: `<h1>A letter for the teacher</h1><p>Write a letter. Say what you liked in the lesson.</p><p>1. How do you begin? ${line}</p><p>2. How do you end? ${line}</p><p>Check your answers with a partner.</p><p>3. Circle the right answer: a letter needs a stamp. yes / no</p>`,
+    keys: [
+      ['How do you begin', []],
+      ['How do you end', []],
+      ['Circle the right answer', []],
+    ],
+    secrets: [],
+    learners: ['Write a letter', 'Check your answers'],
+  },
+  {
+    file: 'snail-answers-bold.docx',
+    docx: [
+      '**The snail**',
+      'Name: ______________',
+      '1) Where does the snail live?',
+      'a) in a shell',
+      'b) in a nest',
+      'c) in the sea',
+      '2) What does the snail leave behind it?',
+      '3) Snails have teeth.   True   /   False',
+      '4) Write two things a snail eats.',
+      '________________________',
+      '________________________',
+      '**Answers:**',
+      '1) a    2) slime    3) True',
+      '4) leaves and fruit',
+      '**For the teacher**',
+      'Let them hold a snail. Wash hands after.',
+    ],
+    keys: [
+      ['Where does the snail', ['in a shell']],
+      ['What does the snail', ['slime']],
+      ['Snails have teeth', ['True']],
+      ['Write two things', ['leaves and fruit']],
+    ],
+    secrets: ['slime', 'leaves and fruit', 'Wash hands'],
+    learners: ['The snail', 'in a nest'],
+  },
+  {
+    file: 'fractions-key-table.pdf',
+    html: `<h2>Fractions of a cake</h2><p>1. One cake, four friends. What part does each get? ${line}</p><p>2. Half of a half is ${line}</p><p>3. Which is more: 1/2 or 1/3? ${line}</p><p>4. 3.5 + 0.7 = ${line}</p><p>5. At what time is the cake ready? It goes in at 11:45 and bakes 45 minutes. ${line}</p><h2>Answer Key</h2><table border="1" cellpadding="6"><tr><td>Question</td><td>Answer</td></tr><tr><td>1</td><td>1/4</td></tr><tr><td>2</td><td>1/4</td></tr><tr><td>3</td><td>1/2</td></tr><tr><td>4</td><td>4.2</td></tr><tr><td>5</td><td>12:30</td></tr></table>`,
+    keys: [
+      ['One cake', ['0.25']],
+      ['Half of a half', ['0.25']],
+      ['Which is more', ['0.5']],
+      ['3.5 + 0.7', ['4.2']],
+      ['At what time', ['12:30']],
+    ],
+    secrets: ['Answer Key', '12:30'],
+    learners: ['Fractions of a cake'],
+  },
+  {
+    file: 'teacher-page-first.docx',
+    docx: [
+      H(1, 'Lesson plan: Boats that float'),
+      H(2, 'Objectives'),
+      'Learners sort things that float.',
+      H(2, 'Materials'),
+      'A bowl, corks, stones.',
+      { pageBreak: true },
+      H(1, 'Boats that float'),
+      '1. Which things float?',
+      '☐ cork',
+      '☐ stone',
+      '☐ feather',
+      '2. Why does a boat float? ______________',
+      { pageBreak: true },
+      H(1, 'Boats that float – answers'),
+      '1. cork, feather',
+      '2. it is full of air',
+    ],
+    keys: [
+      ['Which things', ['cork', 'feather']],
+      ['Why does a boat', ['it is full of air']],
+    ],
+    secrets: ['Learners sort', 'A bowl', 'full of air'],
+    learners: ['Boats that float', 'stone'],
+  },
+  {
+    file: 'map-key-is-none.html',
+    html: `<h1>Our island map</h1><h2>Key</h2><ul><li>a blue line is a river</li><li>a black dot is a house</li></ul><h2>Questions</h2><p>1. How many houses are there? ______</p><p>2. Where does the river end? ______</p><h2>Write your answers in sentences</h2><p>3. Describe the way to the beach. ______</p>`,
+    keys: [
+      ['How many houses', []],
+      ['Where does the river', []],
+      ['Describe the way', []],
+    ],
+    secrets: [],
+    learners: ['a blue line is a river', 'Write your answers'],
+  },
+  {
+    file: 'answers-to-each-title.md',
+    text: `# The baker
+
+1. When does the baker get up?
+2. What does she put in the oven?
+
+# The postman
+
+1. What does he carry?
+2. Which street is the longest?
+
+# Answers
+
+**The postman**
+
+1. letters
+2. Mill Street
+
+**The baker**
+
+1. at three
+2. bread
+`,
+    keys: [
+      ['When does the baker', ['at three']],
+      ['What does she put', ['bread']],
+      ['What does he carry', ['letters']],
+      ['Which street', ['Mill Street']],
+    ],
+    secrets: ['letters', 'at three'],
+    learners: ['The baker', 'The postman'],
+  },
+  {
+    file: 'one-key-two-sheets-unclear.html',
+    html: `<h1>Sheet one</h1><p>1. What burns? ______</p><p>2. What floats? ______</p><h1>Sheet two</h1><p>1. What rolls? ______</p><p>2. What bounces? ______</p><h1>Answer key</h1><p>1. wood</p><p>2. cork</p>`,
+    keys: [
+      ['What burns', []],
+      ['What floats', []],
+      ['What rolls', []],
+      ['What bounces', []],
+    ],
+    secrets: ['wood', 'cork'],
+    learners: ['Sheet two'],
+  },
+  {
+    file: 'puce-corrige-tableau.docx',
+    docx: [
+      H(2, 'La course'),
+      '1) Qui gagne la course ?',
+      'a. le lièvre',
+      'b. la tortue',
+      '2) Pourquoi ? ____________________',
+      '3) Complète : Le lièvre ______ et la tortue ______ .',
+      H(2, 'Corrigé et remarques'),
+      {
+        rows: [
+          ['Question', 'Réponse'],
+          ['1', 'b'],
+          ['2', 'elle ne s’arrête pas'],
+          ['3', 'dort, marche'],
+        ],
+      },
+    ],
+    keys: [
+      ['Qui gagne', ['la tortue']],
+      ['Pourquoi', ['elle ne s’arrête pas']],
+      ['Complète', ['dort', 'marche']],
+    ],
+    secrets: ['ne s’arrête pas', 'Corrigé'],
+    learners: ['le lièvre'],
+  },
+  {
+    file: 'teil-a-teil-b.pdf',
+    html: `<h1>Auf dem Markt</h1><h2>Teil A</h2><p>1. Was kostet ein Brot? ${line}</p><p>2. Was kostet ein Kilo Äpfel? ${line}</p><h2>Teil B</h2><p>1. Wer verkauft Fisch? ${line}</p><p>2. Richtig oder falsch: Der Markt ist am Montag. richtig / falsch</p><p style="margin-top:60px"><b>Lösungen Teil A:</b> 1. 3 Taler 2. 2 Taler</p><p><b>Lösungen Teil B:</b> 1. Frau Möwe 2. falsch</p><p><b>Für die Lehrkraft:</b> Spielgeld bereitlegen.</p>`,
+    keys: [
+      ['Was kostet ein Brot', ['3 Taler']],
+      ['Was kostet ein Kilo', ['2 Taler']],
+      ['Wer verkauft', ['Frau Möwe']],
+      ['Richtig oder falsch', ['falsch']],
+    ],
+    secrets: ['Frau Möwe', 'Spielgeld'],
+    learners: ['Teil A', 'Teil B'],
+  },
+  {
+    file: 'puente-clave-frase.pdf',
+    html: `<h1>El puente</h1><p>1. ¿Quién cruza el puente? ${line}</p><p>2. ¿Cuántos arcos tiene? ${line}</p><p>3. El puente es de ________ y de ________ .</p><p class="foot">Clave de respuestas: 1) la cabra 2) 5 3) piedra, madera. Para el docente: leer el cuento dos veces.</p>`,
+    keys: [
+      ['¿Quién cruza', ['la cabra']],
+      ['¿Cuántos arcos', ['5']],
+      ['El puente es', ['piedra', 'madera']],
+    ],
+    secrets: ['la cabra', 'leer el cuento'],
+    learners: ['El puente'],
+  },
+  {
+    file: 'quiz-marked-choices.docx',
+    docx: [
+      H(1, 'Knots quiz'),
+      '1. Which knot makes a loop?',
+      'A. bowline',
+      'B. reef knot',
+      '2. Which knot joins two ropes?',
+      'A. bowline',
+      'B. reef knot',
+      { text: 'Knots quiz', breakBefore: true, style: 'Heading1' },
+      '**TEACHER COPY**',
+      '1. Which knot makes a loop?',
+      '**A. bowline**',
+      'B. reef knot',
+      '2. Which knot joins two ropes?',
+      'A. bowline',
+      '**B. reef knot** ✓',
+    ],
+    keys: [
+      ['Which knot makes', []],
+      ['Which knot joins', []],
+    ],
+    secrets: ['TEACHER COPY', '✓'],
+    learners: ['Knots quiz', 'reef knot'],
+  },
+  {
+    file: 'answers-without-numbers.html',
+    html: `<h1>Sums</h1><p>1) 3 + 4 = ___</p><p>2) 8 - 5 = ___</p><p>3) 2 x 6 = ___</p><p>Answers: 7, 3, 12</p>`,
+    keys: [
+      ['3 + 4', ['7']],
+      ['8 - 5', ['3']],
+      ['2 x 6', ['12']],
+    ],
+    secrets: ['7, 3, 12'],
+    learners: ['Sums'],
+  },
+  {
+    file: 'gaps-by-letters.md',
+    text: `# Verbs
+
+1. a) She ___ (go) home. b) They ___ (run).
+2. He ___ (be) tired.
+
+## Key:
+
+1. a) goes b) run
+2. is
+`,
+    keys: [
+      ['a) She', ['goes', 'run']],
+      ['He', ['is']],
+    ],
+    secrets: ['goes b) run'],
+    learners: ['Verbs'],
+  },
+  {
+    file: 'marking-guide.docx',
+    docx: [
+      H(1, 'Ice and steam'),
+      'Q1 What is ice?',
+      'Q2 What is steam?',
+      'Q3 Ice is lighter than water. T / F',
+      H(2, 'Marking guide'),
+      'Q1 frozen water (1 mark)',
+      'Q2 water as a gas (1 mark)',
+      'Q3 T (1 mark)',
+    ],
+    keys: [
+      ['What is ice', ['frozen water']],
+      ['What is steam', ['water as a gas']],
+      ['Ice is lighter', ['T']],
+    ],
+    secrets: ['frozen water', 'Marking guide'],
+    learners: ['Ice and steam'],
+  },
+  {
+    file: 'answer-key-running.html',
+    html: `<h1>Stars</h1><p>1. Name a planet. ____</p><p>2. Name a star. ____</p><p>ANSWER KEY 1. Mars 2. the sun</p>`,
+    keys: [
+      ['Name a planet', ['Mars']],
+      ['Name a star', ['the sun']],
+    ],
+    secrets: ['Mars', 'ANSWER KEY'],
+    learners: ['Stars'],
+  },
+];
