@@ -75,7 +75,7 @@ export {
   readBackup,
   writeBackup,
 } from './formats/backup';
-export { migrateWorkspace, type RawCollections, WORKSPACE_FORMAT } from './formats/migrations';
+export { migrateRecord, migrateWorkspace, type RawCollections, WORKSPACE_FORMAT } from './formats/migrations';
 export { base64, fromBase64 } from './formats/base64';
 export { type AdjustmentFile, readAdjustments, writeAdjustments } from './formats/adjustment-file';
 export { namesPassedOn, readFamily, unsoundIn, writeFamily } from './formats/family-file';

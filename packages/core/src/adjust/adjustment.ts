@@ -1,5 +1,5 @@
 import { z } from '../zod';
-import type { Content } from '../activity/activity';
+import type { Content, Page } from '../activity/activity';
 import { type Id, idSchema } from '../activity/block';
 import type { Block } from '../activity/blocks';
 import { type Edit, invertEdit, type Sheet } from './sheet';
@@ -164,8 +164,11 @@ export interface AdjustmentKind<A extends { id: Id }> {
   readonly late?: boolean;
   /** Replaces blocks where they stand: pages and places stay as they are, so that no other review depends on it. */
   readonly inPlace?: boolean;
-  /** Applied after the version's other adjustments, since it is about all that is on the pages by then. */
-  readonly last?: boolean;
+  /**
+   * Ids of the blocks before which a new page begins. Such a division changes nothing on the sheet: it is laid on after
+   * the whole chain and everything else, so that no adjustment ever speaks of a page that it makes.
+   */
+  breaks?(a: A, page: Page): readonly Id[];
   /** Ids of the blocks and pages it speaks of. */
   targets(a: A): readonly Id[];
   apply(a: A, sheet: Sheet, context: ApplyContext): Applied;

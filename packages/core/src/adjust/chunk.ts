@@ -1,9 +1,7 @@
 import { z } from '../zod';
-import { type Content, type Page, pageIndex } from '../activity/activity';
-import { type Id, idSchema } from '../activity/block';
+import { idSchema } from '../activity/block';
 import { type Block, isItem } from '../activity/blocks';
-import { accommodation, adjustmentBase, type AdjustmentKind, type Applied, untouched } from './adjustment';
-import type { Edit } from './sheet';
+import { accommodation, adjustmentBase, type AdjustmentKind, nothing, untouched } from './adjustment';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -49,70 +47,20 @@ export function chunksOf(blocks: readonly Block[], most: number): Block[][] {
   return chunks;
 }
 
-/** Id of the page that a smaller one is a part of; its own where it is whole. */
-export const wholePageId = (id: Id): Id => id.replace(/~\d+$/, '');
-
-/** The page of the basis that a page of the version is, or is a part of. */
-export const pageInBasis = (basis: Content, id: Id): Id => (pageIndex(basis).has(id) ? id : wholePageId(id));
-
-/** A place on a smaller page of the version's own as one on the page it is a part of: that is what adjustments know. */
-export function wholePlace(
-  basis: Content,
-  content: Content,
-  pageId: Id,
-  after: Id | null,
-): { page: Id; after: Id | null } {
-  const page = pageInBasis(basis, pageId);
-  if (page === pageId || after !== null) return { page, after };
-  const at = content.pages.findIndex((p) => p.id === pageId);
-  return { page, after: content.pages[at - 1]?.blocks.at(-1)?.id ?? null };
-}
-
-/** Id of a page's n-th part; the basis may be in smaller parts already. */
-function freeId(page: Page, n: number, taken: ReadonlySet<Id>): Id {
-  let id: Id;
-  do id = `${page.id.slice(0, 58)}~${n++}`;
-  while (taken.has(id));
-  return id;
-}
-
 export const chunk: AdjustmentKind<Chunk> = {
   kind: 'chunk',
   label: 'Pages in smaller parts',
   done: 'in smaller parts',
   category: 'presentation',
   schema,
-  last: true,
   targets: (a) => a.pages,
-  apply(a, sheet): Applied {
-    const edits: Edit[] = [];
-    const taken = new Set(sheet.allPages().map((p) => p.id));
-    for (const page of sheet.allPages()) {
-      // A page over a picture cannot be divided: its places lie on the picture.
-      if (page.fixed || (a.pages.length && !a.pages.includes(page.id)) || (page.audience ?? 'learner') !== 'learner')
-        continue;
-      const parts = chunksOf(page.blocks, a.most);
-      let before = page.id;
-      parts.slice(1).forEach((blocks, i) => {
-        const id = freeId(page, i + 2, taken);
-        taken.add(id);
-        const { source: _, places: __, ...rest } = page;
-        edits.push({
-          edit: 'insert-page',
-          page: { ...rest, id, title: `${page.title} (${i + 2})`.slice(0, 200), blocks: [] },
-          after: before,
-        });
-        before = id;
-        let after: Id | null = null;
-        const from = parts[0]?.at(-1)?.id ?? null;
-        for (const block of blocks) {
-          edits.push({ edit: 'move-block', block, from: { pageId: page.id, after: from }, to: { pageId: id, after } });
-          after = block.id;
-        }
-      });
-    }
-    return { edits, missed: [] };
-  },
+  apply: () => nothing,
+  breaks: (a, page) =>
+    a.pages.length && !a.pages.includes(page.id)
+      ? []
+      : chunksOf(page.blocks, a.most)
+          .slice(1)
+          .flatMap((part) => part[0]?.id ?? []),
   describe(a, basis) {
     const pages = basis.pages.filter((p) => !a.pages.length || a.pages.includes(p.id));
     const parts = pages.reduce((n, p) => n + (p.fixed ? 1 : chunksOf(p.blocks, a.most).length), 0);

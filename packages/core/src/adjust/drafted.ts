@@ -4,8 +4,8 @@ import { isChoice, isItem, keyWordsOf, plainTextOf, wordsAt } from '../activity/
 import type { Family, Version } from '../activity/family';
 import { fingerprint } from '../activity/fingerprint';
 import { basisContent, derive } from '../derive/derive';
+import { wholePageId, wholePlace } from '../derive/divide';
 import { itemsWithin } from './choose-items';
-import { pageInBasis, wholePlace } from './chunk';
 import type { Draft } from './drafts';
 import { snapshotChoices } from './fewer-choices';
 import { proposeHardWords } from './glossary';
@@ -70,17 +70,20 @@ function siblingBefore(content: Content, id: Id): Id | null {
   return list[list.findIndex((x) => x.id === id) - 1]?.id ?? null;
 }
 
-/** A draft whose place is on a smaller page, with its place on the whole one: that is what adjustments know. */
-function onWhole(d: Draft, basis: Content, shown: Content): Draft {
+/** A draft whose place is on a part of a page, with its place on the whole one: that is what adjustments know. */
+function onWhole(d: Draft, whole: Content, shown: Content): Draft {
   // After itself is where it is: after what stands before it.
   if (d.kind === 'move' && d.after === d.target)
-    return onWhole({ ...d, after: siblingBefore(shown, d.target) }, basis, shown);
+    return onWhole({ ...d, after: siblingBefore(whole, d.target) }, whole, shown);
+  if (d.kind === 'move' && d.what === 'page')
+    return { ...d, target: wholePageId(whole, d.target), after: d.after === null ? null : wholePageId(whole, d.after) };
+  if (d.kind === 'insert-page' && d.after !== null) return { ...d, after: wholePageId(whole, d.after) };
   if ('page' in d && typeof d.page === 'string') {
-    const place = wholePlace(basis, shown, d.page, 'after' in d ? d.after : null);
+    const place = wholePlace(whole, shown, d.page, 'after' in d ? d.after : null);
     return { ...d, ...place } as Draft;
   }
   if (d.kind === 'keep-pages' || d.kind === 'choose-items' || d.kind === 'chunk')
-    return { ...d, pages: [...new Set(d.pages.map((id) => pageInBasis(basis, id)))] } as Draft;
+    return { ...d, pages: [...new Set(d.pages.map((id) => wholePageId(whole, id)))] } as Draft;
   return d;
 }
 
@@ -133,13 +136,13 @@ export function withDrafts(
   if (drafts.length === 0) return version;
   const batch = drafts.length > 1 && name ? { id: stamp.newId(), name } : undefined;
   const basis = basisContent(family, version);
-  const shown = derive(
+  const now = derive(
     { ...family, versions: family.versions.map((v) => (v.id === version.id ? version : v)) },
     version.id,
-  ).content;
+  );
   let adjustments = version.adjustments;
   for (const d of drafts) {
-    const whole = onWhole(d, basis, shown);
+    const whole = onWhole(d, now.whole, now.content);
     const slot = slotOf(whole);
     const old = adjustments.find((a) => slotOf(a) === slot);
     const made = {

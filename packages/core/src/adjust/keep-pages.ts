@@ -1,7 +1,6 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { adjustmentBase, type AdjustmentKind, type Applied, untouched } from './adjustment';
-import { wholePageId } from './chunk';
 import { judgeRemoval } from './judging';
 import type { Edit, Sheet } from './sheet';
 
@@ -13,12 +12,6 @@ const schema = z.object({
   known: z.array(idSchema),
 });
 export type KeepPages = z.infer<typeof schema>;
-
-/** Whether a page is known to a choice of pages: a part of a page is where its whole page is. */
-const speaksOf = (pages: readonly string[], id: string) => pages.includes(id) || pages.includes(wholePageId(id));
-/** Whether a page is kept. A part that was there to be chosen goes by itself; one made since goes with its page. */
-export const keeps = (a: Pick<KeepPages, 'pages' | 'known'>, id: string) =>
-  a.pages.includes(id) || (!a.known.includes(id) && speaksOf(a.pages, id));
 
 const titles = (sheet: Sheet, ids: readonly string[]) =>
   ids.map((id) => sheet.page(id)?.title || 'untitled page').join(', ');
@@ -35,7 +28,7 @@ export const keepPages: AdjustmentKind<KeepPages> = {
     let after: string | null = null;
     for (const page of sheet.allPages()) {
       // A page that this version has added itself is no page of the basis, and stays.
-      if (keeps(a, page.id) || !sheet.basisPage(page.id)) after = page.id;
+      if (a.pages.includes(page.id) || !sheet.basisPage(page.id)) after = page.id;
       else edits.push({ edit: 'remove-page', page, after });
     }
     const missed = a.pages
@@ -56,7 +49,7 @@ export const keepPages: AdjustmentKind<KeepPages> = {
   review(a, sheet) {
     const here = sheet.base.pages.map((p) => p.id);
     const gone = a.pages.filter((id) => !here.includes(id));
-    const fresh = here.filter((id) => !speaksOf(a.known, id));
+    const fresh = here.filter((id) => !a.known.includes(id));
     const kept = a.pages.filter((id) => here.includes(id));
     const target = fresh[0] ?? gone[0] ?? '';
     if (gone.length === 0 && fresh.length === 0) return untouched;

@@ -5,9 +5,9 @@ import { type Family, type Version, versionOf } from '../activity/family';
 import { fingerprint } from '../activity/fingerprint';
 import { overfull } from '../activity/limits';
 import { basisContent, derive, originOf } from '../derive/derive';
+import { wholePageId, wholePlace } from '../derive/divide';
 import { snapshotChoices } from './fewer-choices';
 import { questionBehind } from './hint';
-import { pageInBasis, wholePlace } from './chunk';
 import { CannotRecord, type Stamp, withDrafts } from './drafted';
 import type { Draft } from './drafts';
 import { type Adjustment, adjustmentSchema } from './registry';
@@ -63,6 +63,10 @@ function recorded(family: Family, versionId: Id, done: InPlace, stamp: Stamp): V
       : undefined;
   };
 
+  // A page as a whole one, or as the part it is shown in.
+  const pageShown = (id: Id) =>
+    derived.content.pages.find((p) => p.id === id) ?? derived.whole.pages.find((p) => p.id === id);
+
   switch (done.did) {
     case 'words': {
       const inserted = ownInsert(done.blockId);
@@ -88,16 +92,16 @@ function recorded(family: Family, versionId: Id, done: InPlace, stamp: Stamp): V
       return add({ ...meta(), kind: 'leave-out', what: 'block', target: block.id, was: fingerprint(block) });
     }
     case 'remove-page': {
-      const page = basis.pages.find((p) => p.id === pageInBasis(basis, done.pageId));
+      const id = wholePageId(derived.whole, done.pageId);
+      const page = basis.pages.find((p) => p.id === id);
       if (!page) throw new CannotRecord('This page is no longer in the basis.');
-      // In smaller parts one page is several: all of them go with it.
-      if (derived.content.pages.every((p) => pageInBasis(basis, p.id) === page.id))
+      if (derived.whole.pages.every((p) => p.id === page.id))
         throw new CannotRecord('A version needs at least one page.');
       return add({ ...meta(), kind: 'leave-out', what: 'page', target: page.id, was: fingerprint(page) });
     }
     case 'keep-pages': {
       const known = basis.pages.map((p) => p.id);
-      const whole = new Set(done.pageIds.map((id) => pageInBasis(basis, id)));
+      const whole = new Set(done.pageIds.map((id) => wholePageId(derived.whole, id)));
       const pages = known.filter((id) => whole.has(id));
       if (pages.length === 0) throw new CannotRecord('Choose at least one page to keep.');
       const old = list.find((a) => a.kind === 'keep-pages');
@@ -136,12 +140,12 @@ function recorded(family: Family, versionId: Id, done: InPlace, stamp: Stamp): V
       return out.length ? add({ ...meta(), kind: 'fewer-choices', target: block.id, leaveOut: out, was }) : version;
     }
     case 'insert-block': {
-      const page = derived.content.pages.find((p) => p.id === done.pageId);
+      const page = pageShown(done.pageId);
       if (!page) throw new CannotRecord('This page is no longer in the version.');
       return add({
         ...meta(),
         kind: 'insert-block',
-        ...wholePlace(basis, derived.content, page.id, done.after),
+        ...wholePlace(derived.whole, derived.content, page.id, done.after),
         block: done.block,
       });
     }
@@ -165,9 +169,10 @@ function recorded(family: Family, versionId: Id, done: InPlace, stamp: Stamp): V
       return back ? version : add({ ...meta(), kind: 'hint', target: block.id, text: done.text, was });
     }
     case 'word-bank': {
-      const page = derived.content.pages.find((p) => p.id === done.pageId);
-      if (!page) throw new CannotRecord('This page is no longer in the version.');
-      const place = wholePlace(basis, derived.content, page.id, done.after);
+      const part = pageShown(done.pageId);
+      if (!part) throw new CannotRecord('This page is no longer in the version.');
+      const place = wholePlace(derived.whole, derived.content, part.id, done.after);
+      const page = derived.whole.pages.find((p) => p.id === place.page) ?? part;
       const was = proposeWords(basis.pages.find((p) => p.id === place.page) ?? page);
       const words = [...(done.words ?? proposeWords(page))].map((w) => w.trim()).filter((w) => w !== '');
       const old = list.find((a) => a.kind === 'word-bank' && a.page === place.page);

@@ -3,11 +3,9 @@ import { type Content } from '../activity/activity';
 import { chainOf, type Family, FAMILY_FORMAT, latest, swatchFrom, type Version, versionOf } from '../activity/family';
 import { type ReviewContext } from '../adjust/adjustment';
 import { CannotRecord } from '../adjust/drafted';
-import { kindOfAdjustment } from '../adjust/registry';
-import { derive, sheetBefore } from '../derive/derive';
+import { derive } from '../derive/derive';
 import { carryOver, type Settler } from '../upkeep/resolve';
 import { reviewOf, type UpkeepEntry } from '../upkeep/upkeep';
-import { onWholePages } from './on-whole-pages';
 
 /** The versions made on a version, nearest first, and those made on them. */
 export function madeOn(family: Family, versionId: Id): Version[] {
@@ -69,14 +67,6 @@ export function withoutVersion(family: Family, versionId: Id, heirs: Heirs, sett
     const out = new Set([versionId, ...madeOn(family, versionId).map((v) => v.id)]);
     return { ...family, versions: family.versions.filter((v) => !out.has(v.id)) };
   }
-  // What the heirs were made on may be in smaller parts; what they are made on now is not yet.
-  const basis = derive(family, gone.basis).content;
-  const shown = derive(family, gone.id).content;
-  const inParts = gone.adjustments.some((a) => kindOfAdjustment(a).last && !a.off);
-  const own = (v: Version) =>
-    inParts
-      ? v.adjustments.flatMap((a) => onWholePages(a, basis, shown, sheetBefore(family, v, a.id).content()))
-      : v.adjustments;
   const rest: Family = {
     ...family,
     versions: family.versions
@@ -87,7 +77,7 @@ export function withoutVersion(family: Family, versionId: Id, heirs: Heirs, sett
           : {
               ...v,
               basis: gone.basis,
-              adjustments: heirs === 'take-over' ? [...gone.adjustments, ...own(v)] : v.adjustments,
+              adjustments: heirs === 'take-over' ? [...gone.adjustments, ...v.adjustments] : v.adjustments,
             },
       ),
   };

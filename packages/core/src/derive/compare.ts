@@ -3,7 +3,6 @@ import type { Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
 import { chainOf, type Family } from '../activity/family';
 import type { Adjustment } from '../adjust/registry';
-import { wholePageId } from '../adjust/chunk';
 import { type Derived, derive, originOf } from './derive';
 
 /** One line of a comparison: what stands on each side, and which of the right side's adjustments made the difference. */
@@ -59,23 +58,16 @@ function compareDerived(
     return { id, left: l, right: r, how: moves.length ? 'moved' : 'same', adjustments: moves };
   };
   // A block that stands on another page of the other side is shown where the left side has it.
-  const rightBlocks = new Map(right.content.pages.flatMap((p) => p.blocks.map((b) => [b.id, b] as const)));
-  const leftIds = new Set(left.content.pages.flatMap((p) => p.blocks.map((b) => b.id)));
-  const rightPages = new Map<Id, { readonly page: Page; readonly blocks: readonly Block[] }>();
-  const known = new Set(left.content.pages.map((p) => p.id));
-  for (const page of right.content.pages) {
-    const whole = known.has(page.id) ? page.id : wholePageId(page.id);
-    const home = rightPages.get(whole);
-    if (home) rightPages.set(whole, { page: home.page, blocks: [...home.blocks, ...page.blocks] });
-    else rightPages.set(whole, { page, blocks: page.blocks });
-  }
-  const pages = left.content.pages.map((page): ComparePage => {
+  const rightBlocks = new Map(right.whole.pages.flatMap((p) => p.blocks.map((b) => [b.id, b] as const)));
+  const leftIds = new Set(left.whole.pages.flatMap((p) => p.blocks.map((b) => b.id)));
+  const rightPages = new Map(right.whole.pages.map((p) => [p.id, p] as const));
+  const known = new Set(left.whole.pages.map((p) => p.id));
+  const pages = left.whole.pages.map((page): ComparePage => {
     const other = rightPages.get(page.id);
     if (!other) {
       const rows = page.blocks.map((b) => row(b, rightBlocks.get(b.id) ?? null));
       return { page, kept: rows.some((r) => r.right), rows };
     }
-    // The very page, and no further part of it that only the right side shows.
     if (other.blocks === page.blocks) return { page, kept: true, rows: page.blocks.map((b) => row(b, b)) };
     const rows: CompareRow[] = [];
     const here = new Set(page.blocks.map((b) => b.id));
@@ -99,11 +91,11 @@ function compareDerived(
     return { page, kept: true, rows };
   });
   // Pages that only the right side has stand after the page they follow there.
-  right.content.pages.forEach((page, i) => {
-    if (known.has(page.id) || known.has(wholePageId(page.id))) return;
+  right.whole.pages.forEach((page, i) => {
+    if (known.has(page.id)) return;
     const rows = page.blocks.filter((b) => !leftIds.has(b.id)).map((b) => row(null, b));
     if (rows.length === 0) return;
-    const before = right.content.pages[i - 1]?.id;
+    const before = right.whole.pages[i - 1]?.id;
     const at = before === undefined ? 0 : pages.findIndex((p) => p.page.id === before) + 1;
     pages.splice(at || pages.length, 0, { page, kept: true, rows });
   });

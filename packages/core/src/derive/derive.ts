@@ -1,10 +1,11 @@
-import type { Content } from '../activity/activity';
+import { type Content, type Page, pageIndex } from '../activity/activity';
 import type { Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
 import { chainOf, type Family, latest, type Revision, type Version } from '../activity/family';
 import type { PersonalValues } from '../adjust/adjustment';
 import { type Adjustment, kindOfAdjustment } from '../adjust/registry';
 import { type Edit, Sheet } from '../adjust/sheet';
+import { divide, wholePageId } from './divide';
 
 export interface DeriveOptions {
   /** The master revision to start from; the latest where none is given. */
@@ -36,7 +37,12 @@ export interface Report {
 
 export interface Derived {
   readonly revision: number;
+  /** As it is shown and given out: pages in smaller parts where a division asks for it. */
   readonly content: Content;
+  /** With its pages whole: what adjustments, and versions made on this one, speak of. The content where nothing is divided. */
+  readonly whole: Content;
+  /** The divisions of the chain that are in force, in order. */
+  readonly divisions: readonly Touch[];
   /** Origins of touched, added and left-out blocks; a block that is not here is the master's, untouched. */
   readonly origins: ReadonlyMap<Id, Origin>;
   /** Pages and blocks left out, by id, with the adjustment that did it. */
@@ -57,6 +63,8 @@ export function inForce(a: Adjustment, at: string | undefined): boolean {
 /** What became of the adjustments: where every block comes from, and which of them were applied. */
 interface Trace {
   readonly origins: Map<Id, Origin>;
+  /** The same, with the division that put a block on a page of its own. */
+  readonly inParts: ReadonlyMap<Id, Origin>;
   readonly leftOut: Map<Id, Touch>;
   readonly reports: readonly Report[];
 }
@@ -67,7 +75,7 @@ class Tracer {
   readonly leftOut: Map<Id, Touch>;
 
   constructor(basis: Derived) {
-    this.origins = new Map(basis.origins);
+    this.origins = new Map(basis instanceof Applied ? basis.wholeOrigins : basis.origins);
     this.leftOut = new Map(basis.leftOut);
   }
 
@@ -111,7 +119,9 @@ class Tracer {
  * hundred versions are shown for their content and one for its origins.
  */
 class Applied implements Derived {
-  readonly content: Content;
+  readonly whole: Content;
+  readonly divisions: readonly Touch[];
+  private shown: Content | null = null;
   private traced: Trace | null = null;
 
   constructor(
@@ -120,22 +130,33 @@ class Applied implements Derived {
     private readonly late: boolean,
     private readonly options: DeriveOptions,
   ) {
-    const sheet = new Sheet(basis.content);
+    const sheet = new Sheet(basis.whole);
     const context = contextOf(options);
+    const divisions: Touch[] = [];
     for (const v of versions)
-      for (const a of inOrder(v)) {
+      for (const a of v.adjustments) {
         const kind = kindOfAdjustment(a);
         if ((kind.late ?? false) !== late || !inForce(a, options.at)) continue;
+        if (kind.breaks) divisions.push({ versionId: v.id, adjustment: a });
         const { edits } = kind.apply(a, sheet, context);
         for (let i = 0; i < edits.length; i++) sheet.apply(edits[i] as Edit);
       }
-    this.content = sheet.content();
+    this.whole = sheet.content();
+    this.divisions = divisions.length ? [...basis.divisions, ...divisions] : basis.divisions;
+  }
+
+  get content(): Content {
+    return (this.shown ??= divide(this.whole, this.divisions.map(breaksOf)));
   }
 
   get revision(): number {
     return this.basis.revision;
   }
   get origins(): ReadonlyMap<Id, Origin> {
+    return this.divisions.length ? this.trace().inParts : this.trace().origins;
+  }
+  /** Origins as the whole pages have them: what a version made on this one begins with. */
+  get wholeOrigins(): ReadonlyMap<Id, Origin> {
     return this.trace().origins;
   }
   get leftOut(): ReadonlyMap<Id, Touch> {
@@ -147,7 +168,7 @@ class Applied implements Derived {
 
   private trace(): Trace {
     if (this.traced) return this.traced;
-    const sheet = new Sheet(this.basis.content);
+    const sheet = new Sheet(this.basis.whole);
     const tracer = new Tracer(this.basis);
     const context = contextOf(this.options);
     const touches = this.versions.flatMap((v) => touchesOf(v, this.late));
@@ -170,11 +191,36 @@ class Applied implements Derived {
     });
     this.traced = {
       origins: tracer.origins,
+      inParts: this.divisions.length ? movedByDivision(this, tracer.origins) : tracer.origins,
       leftOut: tracer.leftOut,
       reports: [...this.basis.reports, ...reports],
     };
     return this.traced;
   }
+}
+
+const breaksOf = ({ adjustment }: Touch) => {
+  const kind = kindOfAdjustment(adjustment);
+  return (page: Page): readonly Id[] => kind.breaks?.(adjustment, page) ?? [];
+};
+
+/** Origins with the division that put each block where it stands. */
+function movedByDivision(derived: Derived, origins: ReadonlyMap<Id, Origin>): ReadonlyMap<Id, Origin> {
+  const out = new Map(origins);
+  const whole = pageIndex(derived.whole);
+  for (const page of derived.content.pages) {
+    if (whole.has(page.id)) continue;
+    const home = derived.whole.pages[whole.get(wholePageId(derived.whole, page.id)) ?? -1];
+    // The one whose parts these are: of several, the one that makes the most of them.
+    const counts = home ? derived.divisions.map((d) => breaksOf(d)(home).length) : [];
+    const touch = derived.divisions[counts.indexOf(Math.max(...counts))];
+    if (!touch) continue;
+    for (const b of page.blocks) {
+      const before = out.get(b.id) ?? MASTER;
+      out.set(b.id, { from: before.from, touched: [...before.touched, touch] });
+    }
+  }
+  return out;
 }
 
 const contextOf = (options: DeriveOptions) => (options.learner ? { learner: options.learner } : {});
@@ -187,17 +233,8 @@ const applyAll = (basis: Derived, versions: readonly Version[], late: boolean, o
     ? new Applied(basis, versions, late, options)
     : basis;
 
-/** A version's adjustments in the order in which they are applied: as they were made, those about the whole last. */
-export function inOrder(v: Version): readonly Adjustment[] {
-  if (!v.adjustments.some((a) => kindOfAdjustment(a).last)) return v.adjustments;
-  const last = v.adjustments.filter((a) => kindOfAdjustment(a).last);
-  return [...v.adjustments.filter((a) => !last.includes(a)), ...last];
-}
-
 const touchesOf = (v: Version, late: boolean): Touch[] =>
-  inOrder(v)
-    .filter((a) => isLate(a) === late)
-    .map((adjustment) => ({ versionId: v.id, adjustment }));
+  v.adjustments.filter((a) => isLate(a) === late).map((adjustment) => ({ versionId: v.id, adjustment }));
 
 /** What was worked out on a basis, by version and purpose. */
 const made = Symbol('made');
@@ -224,7 +261,15 @@ const masters = new WeakMap<Content, Derived>();
 function deriveMaster({ content, n }: Revision): Derived {
   let derived = masters.get(content);
   if (derived?.revision !== n) {
-    derived = { revision: n, content, origins: new Map(), leftOut: new Map(), reports: [] };
+    derived = {
+      revision: n,
+      content,
+      whole: content,
+      divisions: [],
+      origins: new Map(),
+      leftOut: new Map(),
+      reports: [],
+    };
     masters.set(content, derived);
   }
   return derived;
@@ -255,15 +300,15 @@ export const deriveFor = (
   options: DeriveOptions & { readonly learner: PersonalValues },
 ): Derived => applyAll(derived, versionId === null ? [] : chainOf(family, versionId), true, options);
 
-/** The content a version is made on. */
+/** The content a version is made on, with its pages whole. */
 export function basisContent(family: Family, version: Version): Content {
-  return derive(family, version.basis).content;
+  return derive(family, version.basis).whole;
 }
 
 /** The sheet of a version just before one of its adjustments is applied. */
 export function sheetBefore(family: Family, version: Version, adjustmentId: Id): Sheet {
   const sheet = new Sheet(basisContent(family, version));
-  for (const a of inOrder(version)) {
+  for (const a of version.adjustments) {
     if (a.id === adjustmentId) break;
     if (inForce(a, undefined) && !kindOfAdjustment(a).late)
       for (const e of kindOfAdjustment(a).apply(a, sheet, {}).edits) sheet.apply(e);

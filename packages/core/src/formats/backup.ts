@@ -13,7 +13,7 @@ import {
   type Workspace,
 } from '../workspace';
 import { unsoundIn } from './family-file';
-import { collectionsAt, migrateWorkspace, type RawCollections, WORKSPACE_FORMAT } from './migrations';
+import { collectionsAt, migrateRecord, migrateWorkspace, type RawCollections, WORKSPACE_FORMAT } from './migrations';
 import { placesOf, Problem } from './problem';
 import { BACKUP_LIMITS, jsonIn, namesIn, openZip, tooNew, type ZipFiles } from './zip';
 
@@ -177,7 +177,8 @@ export function openBackup(bytes: Uint8Array): Opened {
     at: manifest.at,
     format: manifest.format,
     counts: manifest.counts,
-    parts: () => checked(manifest.counts, manifest.format < 4 ? oldParts(bytes, manifest.format) : parts(bytes)),
+    parts: () =>
+      checked(manifest.counts, manifest.format < 4 ? oldParts(bytes, manifest.format) : parts(bytes, manifest.format)),
   };
 }
 
@@ -200,13 +201,13 @@ function* oldParts(bytes: Uint8Array, format: number): Generator<RawPart> {
   for (const [collection, records] of Object.entries(migrateWorkspace(format, raw))) yield { collection, records };
 }
 
-function* parts(bytes: Uint8Array): Generator<RawPart> {
+function* parts(bytes: Uint8Array, format: number): Generator<RawPart> {
   const names = namesIn(bytes, WHAT, BACKUP_LIMITS).sort();
   const only = (name: string) => openZip(bytes, WHAT, BY, BACKUP_LIMITS, (n) => n === name || n === 'manifest.json');
   for (const collection of [...COLLECTIONS, 'aside'])
     for (const name of names)
       if (name.startsWith(`${collection}/`) && name.endsWith('.json'))
-        yield { collection, records: listIn(only(name), name) };
+        yield { collection, records: listIn(only(name), name).map((r) => migrateRecord(collection, format, r)) };
   if (!names.includes('assets.json')) return;
   const heads = listIn(only('assets.json'), 'assets.json').map((h) => assetHeadSchema.safeParse(h));
   // Some at a time: the directory of the ZIP is walked through once for each of these.

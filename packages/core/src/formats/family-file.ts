@@ -10,7 +10,7 @@ import { migrateFamily } from './migrations';
 import { type Pack, readPack, writePack } from './packed';
 import { Problem } from './problem';
 
-export const FAMILY_FILE_FORMAT = 2;
+export const FAMILY_FILE_FORMAT = 3;
 
 const PACK: Pack<Family> = {
   kind: 'family',

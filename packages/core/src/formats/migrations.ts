@@ -2,9 +2,10 @@ import { contentAddress } from '../activity/fingerprint';
 import { FAMILY_FORMAT, type Swatch, swatchFrom } from '../activity/family';
 import { COLLECTIONS } from '../workspace';
 import { fromBase64 } from './base64';
+import { versionsOnWholePages } from './on-whole-pages';
 
 /** Format number of all that is kept: of a backup, and of the records in the browser. A step below leads to each from the one before. */
-export const WORKSPACE_FORMAT = 4;
+export const WORKSPACE_FORMAT = 5;
 
 /** Records as they came, by collection: nothing is known of them yet. What is no record is passed on, and refused later. */
 export type RawCollections = Readonly<Record<string, readonly unknown[]>>;
@@ -20,7 +21,23 @@ const STEPS: readonly ((raw: RawCollections) => RawCollections)[] = [
   (raw) => ({ ...raw, templates: [], objectives: [] }),
   (raw) => ({ ...raw, recipes: [] }),
   splitFrozenAndComfort,
+  (raw) => Object.fromEntries(Object.entries(raw).map(([c, list]) => [c, list.map((r) => stepOf(c, 4, r))])),
 ];
+
+/** From format 4 on each record is brought up by itself: steps from a format to the next, by collection. */
+const RECORD_STEPS: Readonly<Record<string, Readonly<Record<number, (record: unknown) => unknown>>>> = {
+  // No adjustment speaks of a page that a division made.
+  families: { 4: migrateFamily },
+};
+const stepOf = (collection: string, from: number, record: unknown): unknown =>
+  RECORD_STEPS[collection]?.[from]?.(record) ?? record;
+
+/** A raw record of format 4 or higher as of now. */
+export function migrateRecord(collection: string, format: number, record: unknown): unknown {
+  let out = record;
+  for (let at = format; at < WORKSPACE_FORMAT; at++) out = stepOf(collection, at, out);
+  return out;
+}
 
 /** Raw records of an earlier format as of now. Which format it is, is checked before. */
 export function migrateWorkspace(format: number, raw: RawCollections): RawCollections {
@@ -39,6 +56,8 @@ export function collectionsAt(format: number): readonly string[] {
 const FAMILY_STEPS: readonly ((family: Raw) => Raw)[] = [
   // The master has a mark of its own, unlike those of its versions.
   (f) => ({ ...f, format: 2, swatch: swatchFrom(String(f['id']), swatchesIn(f)) }),
+  // What was recorded on a page that a division made is recorded on the whole page, or on its blocks.
+  (f) => ({ ...f, format: 3, versions: versionsOnWholePages({ ...f, format: 3 }) }),
 ];
 
 const swatchesIn = (f: Raw): Swatch[] =>

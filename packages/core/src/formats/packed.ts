@@ -31,10 +31,10 @@ const manifestSchema = z.object({
 });
 
 /** Where the other kinds of file come in, for one that was chosen in the wrong place. */
-const ELSEWHERE: Readonly<Record<string, string>> = {
-  family: 'A family comes in on the Shelf, by “Family from a file”.',
-  adjustments: 'Adjustments come in on the Bench, beside the version that is to have them.',
-};
+const ELSEWHERE: ReadonlyMap<string, string> = new Map([
+  ['family', 'A family comes in on the Shelf, by “Family from a file”.'],
+  ['adjustments', 'Adjustments come in on the Bench, beside the version that is to have them.'],
+]);
 const NO_PACK = 'A whole backup is restored under Keeping; a QTI package comes in by “Bring in a file”.';
 
 /** A ZIP with manifest.json, the record, and the bytes of each asset under its address. */
@@ -66,7 +66,7 @@ export function readPack<T>(bytes: Uint8Array, pack: Pack<T>): { record: T; asse
   if (!manifest.success)
     throw new Problem(`This ZIP file holds no ${pack.holds}. ${NO_PACK}`, placesOf(manifest.error));
   const { kind } = manifest.data;
-  if (kind !== pack.kind) throw new Problem(`This ZIP file holds no ${pack.holds}. ${ELSEWHERE[kind] ?? NO_PACK}`);
+  if (kind !== pack.kind) throw new Problem(`This ZIP file holds no ${pack.holds}. ${ELSEWHERE.get(kind) ?? NO_PACK}`);
   if (manifest.data.format > pack.format) throw tooNew(pack.what, manifest.data.format, pack.format);
   const raw = jsonIn(files, `${pack.kind}.json`, pack.what);
   const read = pack.schema.safeParse(manifest.data.format < pack.format ? (pack.migrate?.(raw) ?? raw) : raw);

@@ -9,7 +9,7 @@ import { demoWorkspace } from '../demo/index';
 import { editMaster, familyOf, inPlace, masters, stamp, steps, withVersions } from '../testing/random-family';
 import { carryOver, type Decision, pendingUpkeep, resolveUpkeep, saveRevision } from './resolve';
 import { upkeep, waits } from './upkeep';
-import { runs } from '../testing/laws';
+import { assertLaw, runs, SAYS_NOTHING } from '../testing/laws';
 
 const settler = { at: '2026-09-03T08:00:00.000Z', by: 'T' };
 function waitingDemo(): Family {
@@ -99,14 +99,15 @@ describe('upkeep', () => {
   });
 
   it('taking the master’s for all gives what the same version gives without those adjustments', () => {
-    fc.assert(
-      fc.property(setting, (s) => {
+    assertLaw(
+      setting,
+      (s) => {
         const old = before(s);
         const content = s[3].reduce(editMaster, latest(old).content);
         const saved = saveRevision(old, content, '', settler).family;
         const asked = pendingUpkeep(saved).entries.filter(waits);
         const letGo = asked.filter((e) => e.choices.some((c) => c.choice === 'master' && c.result === null));
-        if (asked.length === 0 || letGo.length !== asked.length) return;
+        if (asked.length === 0 || letGo.length !== asked.length) return SAYS_NOTHING;
         const done = resolveUpkeep(
           saved,
           asked.map(({ versionId, adjustmentId }) => ({ versionId, adjustmentId, choice: 'master' })),
@@ -121,21 +122,23 @@ describe('upkeep', () => {
           settler,
         );
         // What follows from an answer may ask anew: of those that are still, both show the same.
-        if (pendingUpkeep(done).entries.length || pendingUpkeep(fresh).entries.length) return;
+        if (pendingUpkeep(done).entries.length || pendingUpkeep(fresh).entries.length) return SAYS_NOTHING;
         for (const v of done.versions) expect(derive(done, v.id).content).toEqual(derive(fresh, v.id).content);
-      }),
-      runs(300),
+        return undefined;
+      },
+      { usual: 300, least: 0.05 },
     );
   });
 
   it('does not depend on the order of edits that have nothing to do with each other', () => {
     const edit = fc.record({ where: fc.nat(40), words: fc.constantFrom('one', 'two words', 'three of them') });
-    fc.assert(
-      fc.property(masters, edit, edit, (m, a, b) => {
+    assertLaw(
+      fc.tuple(masters, edit, edit),
+      ([m, a, b]) => {
         const family = withVersions(familyOf(m), [0]);
         const blocks = m.pages.flatMap((p) => p.blocks).filter((x) => x.kind === 'text' || 'prompt' in x);
         const [x, y] = [blocks[a.where % Math.max(1, blocks.length)], blocks[b.where % Math.max(1, blocks.length)]];
-        if (!x || !y || x === y) return;
+        if (!x || !y || x === y) return SAYS_NOTHING;
         const say = (f: Family, on: typeof x, text: string): Family => {
           const field = on.kind === 'text' ? 'text' : 'prompt';
           const version = recordInPlace(f, 'v0', { did: 'words', blockId: on.id, field, text }, stamp);
@@ -144,7 +147,9 @@ describe('upkeep', () => {
         const one = derive(say(say(family, x, a.words), y, b.words), 'v0').content;
         const other = derive(say(say(family, y, b.words), x, a.words), 'v0').content;
         expect(one).toEqual(other);
-      }),
+        return undefined;
+      },
+      { usual: 100, least: 0.3 },
     );
   });
 

@@ -7,7 +7,7 @@ import type { Choice, Review, ReviewContext } from '../adjust/adjustment';
 import { snippet } from '../adjust/adjustment';
 import { type Adjustment, kindOfAdjustment } from '../adjust/registry';
 import { Sheet } from '../adjust/sheet';
-import { derive, inForce, inOrder, onceOn } from '../derive/derive';
+import { derive, inForce, onceOn } from '../derive/derive';
 
 /** What the master's change asks of one adjustment of one version. */
 export interface UpkeepEntry {
@@ -82,7 +82,7 @@ interface Reviewed {
 /** Reviews a version: once for as long as it and its basis stay the same, so that an edit of one reviews one. */
 function reviewVersion(family: Family, version: Version, context: ReviewContext): Reviewed {
   const basis = derive(family, version.basis);
-  const work = () => reviewOn(basis.content, version, context);
+  const work = () => reviewOn(basis.whole, version, context);
   // What follows another activity depends on that one too.
   const alone = !version.adjustments.some((a) => a.kind === 'from-activity');
   return alone ? onceOn(basis, version, 'reviewed ', work) : work();
@@ -93,7 +93,7 @@ function reviewOn(basis: Content, version: Version, context: ReviewContext): Rev
   const sheet = new Sheet(basis);
   const entries: UpkeepEntry[] = [];
   let untouchedCount = 0;
-  for (const a of inOrder(version)) {
+  for (const a of version.adjustments) {
     const kind = kindOfAdjustment(a);
     const review: Review<Adjustment> = kind.review(a, sheet, context);
     if (review.outcome === 'untouched') untouchedCount++;

@@ -17,7 +17,7 @@ import type { Reading } from '../platform/workers/intake.worker';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { PdfPages } from './pdf-pages';
-import { DOCUMENTS, isQuestion, broughtMaster, pictureBlocks, picturePages, questionPages } from './brought';
+import { documentKind, isQuestion, broughtMaster, pictureBlocks, picturePages, questionPages } from './brought';
 import type { KeptAsset } from '../platform/storage/kept-asset';
 
 export type As = PageChoice['as'];
@@ -168,7 +168,7 @@ export class BringState {
     }
     const ending = file.name.split('.').at(-1)?.toLowerCase() ?? '';
     if (ending === 'pdf' || file.type === 'application/pdf') return await this.guard(() => this.openPdf(file));
-    const kind = DOCUMENTS[ending];
+    const kind = documentKind(ending);
     if (kind) {
       return await this.guard(async () => {
         this.busy.set({ what: `Reading “${file.name}”`, done: 0, of: 0 });

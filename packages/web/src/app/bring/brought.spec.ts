@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { ReadQuestion } from '@lorvet/core/intake';
-import { broughtMaster, DOCUMENTS, isQuestion, pictureBlocks, picturePages, questionPages } from './brought';
+import { broughtMaster, documentKind, isQuestion, pictureBlocks, picturePages, questionPages } from './brought';
 import type { KeptAsset } from '../platform/storage/kept-asset';
 
 const newId = (() => {
@@ -56,8 +56,8 @@ describe('what is brought in', () => {
   });
 
   it('a file is read by its ending, and one of no known ending is not', () => {
-    expect(['docx', 'htm', 'md', 'zip'].map((e) => DOCUMENTS[e])).toEqual(['docx', 'html', 'markdown', 'qti']);
-    expect(DOCUMENTS['exe']).toBeUndefined();
+    expect(['docx', 'htm', 'md', 'zip'].map(documentKind)).toEqual(['docx', 'html', 'markdown', 'qti']);
+    expect(['exe', 'constructor'].map(documentKind)).toEqual([undefined, undefined]);
   });
 
   it('becomes a master whose first revision says where it came from', () => {

@@ -3,15 +3,17 @@ import { isKeyed, type Proposal, type ProposedPage, type ReadQuestion } from '@l
 import type { KeptAsset } from '../platform/storage/kept-asset';
 
 /** How a file is read, by its ending. */
-export const DOCUMENTS: Readonly<Record<string, 'docx' | 'html' | 'markdown' | 'qti' | undefined>> = {
-  docx: 'docx',
-  html: 'html',
-  htm: 'html',
-  md: 'markdown',
-  markdown: 'markdown',
-  txt: 'markdown',
-  zip: 'qti',
-};
+const ENDINGS = new Map([
+  ['docx', 'docx'],
+  ['html', 'html'],
+  ['htm', 'html'],
+  ['md', 'markdown'],
+  ['markdown', 'markdown'],
+  ['txt', 'markdown'],
+  ['zip', 'qti'],
+] as const);
+export const documentKind = (ending: string): 'docx' | 'html' | 'markdown' | 'qti' | undefined =>
+  (ENDINGS as ReadonlyMap<string, 'docx' | 'html' | 'markdown' | 'qti'>).get(ending);
 
 const QUESTIONS_ON_PAGE = 20;
 

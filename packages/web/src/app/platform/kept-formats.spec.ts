@@ -1,6 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
-import { frozenFor, type HandOut, listOf, readAdjustments, readBackup, readFamily, type Workspace } from '@lorvet/core';
+import {
+  type Block,
+  derive,
+  frozenFor,
+  type HandOut,
+  listOf,
+  readAdjustments,
+  readBackup,
+  readFamily,
+  type Workspace,
+} from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
 import { Tab } from '../testing/tab';
 import { Bulk } from './storage/bulk';
@@ -49,6 +59,20 @@ describe('what an earlier Lorvet wrote', () => {
     }
     const { file } = readAdjustments(kept('adjustments-1.zip'));
     expect(file.adjustments.length).toBeGreaterThan(5);
+  });
+
+  it('a family whose versions spoke of the pages that a division made shows what it showed', () => {
+    const { family } = readFamily(kept('family-2-in-parts.zip'), () => 'here');
+    const words = (b: Block) => ('prompt' in b ? b.prompt : 'text' in b ? b.text : '');
+    const shown = (id: string) => derive(family, id).content.pages.map((p) => p.blocks.map(words).join(' '));
+    expect(['v0', 'v1', 'v2', 'v3', 'v4'].map(shown)).toEqual([
+      ['q1 q2', 'q3 q4', 'q5 q6', 'q7', 'q8 q9'],
+      ['q3 q4', 'q7'],
+      ['q1 q2', 'new q3', 'q4', 'q7', 'q8 q9'],
+      ['q1 q2', 'q3 q8', 'reworded q5', 'q6', 'q7', 'q9'],
+      ['q4', 'q7'],
+    ]);
+    expect(family.versions.flatMap((v) => v.adjustments).filter((a) => /long~\d/.test(JSON.stringify(a)))).toEqual([]);
   });
 
   it('the browser’s own records, with what was damaged among them set aside, and what was set aside before', async () => {

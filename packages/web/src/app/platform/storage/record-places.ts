@@ -10,7 +10,7 @@ import {
   recordSchemas,
   type Revision,
   unsoundIn,
-  WORKSPACE_FORMAT,
+  migrateRecord,
 } from '@lorvet/core';
 import { type z } from 'zod';
 import type { BoxName } from './boxes';
@@ -178,12 +178,5 @@ export function joined(kind: Kind, data: unknown, parts: readonly unknown[]): un
   return { ...family, revisions: family.revisions.map((r, i) => ({ ...r, content: parts[i] })) };
 }
 
-/** Steps from the format of a kept record to the next, by kind. The first format had one box and is read elsewhere. */
-const STEPS: Readonly<Partial<Record<Kind, Readonly<Record<number, (data: unknown) => unknown>>>>> = {};
-
-/** A kept record as of now. */
-export function migrated(kind: Kind, { format, data }: Wrapped): unknown {
-  let out = data;
-  for (let at = format; at < WORKSPACE_FORMAT; at++) out = STEPS[kind]?.[at]?.(out) ?? out;
-  return out;
-}
+/** A kept record as of now. The first format had one box and is read elsewhere. */
+export const migrated = (kind: Kind, { format, data }: Wrapped): unknown => migrateRecord(kind, format, data);

@@ -47,18 +47,6 @@ it('the page stands in two parts', () => {
   expect(SHOWN.pages.map((p) => p.blocks.map((b) => b.id))).toEqual([['q1', 'q2'], ['q3', 'q4'], ['q5']]);
 });
 
-it('a version on it keeps one part without the other, whichever it is', () => {
-  const chain = withVersions(familyOf(BASIS), [0, 1]);
-  const [, top] = chain.versions;
-  const parted = { ...chain, versions: [divided, ...(top ? [top] : [])] };
-  expect(top?.basis).toBe('v0');
-  for (const kept of [one, two]) {
-    const now = recordInPlace(parted, 'v1', { did: 'keep-pages', pageIds: [kept, 'short'] }, stamp);
-    const { pages } = derive({ ...parted, versions: [divided, now] }, 'v1').content;
-    expect(pages.map((p) => p.id)).toEqual([kept, 'short']);
-  }
-});
-
 describe('what was done to a part, where the pages are whole again', () => {
   const leave = (target: string): Draft => ({ kind: 'leave-out', what: 'page', target, was: '' });
 

@@ -1,9 +1,15 @@
 import type { Content, Page } from '../activity/activity';
 import type { Id } from '../activity/block';
+import { chainOf, type Family, familySchema, latest, versionTree } from '../activity/family';
 import { fingerprint } from '../activity/fingerprint';
-import { pageInBasis, wholePlace } from '../adjust/chunk';
-import { keeps } from '../adjust/keep-pages';
-import type { Adjustment } from '../adjust/registry';
+import { type Adjustment, kindOfAdjustment } from '../adjust/registry';
+import { Sheet } from '../adjust/sheet';
+import { basisContent } from '../derive/derive';
+import { type BreaksOf, divide, wholePageId, wholePlace } from '../derive/divide';
+
+/** Whether a page was kept. A part that was there to be chosen went by itself; one made since went with its page. */
+const keeps = (a: { readonly pages: readonly Id[]; readonly known: readonly Id[] }, id: Id, whole: Id): boolean =>
+  a.pages.includes(id) || (!a.known.includes(id) && a.pages.includes(whole));
 
 /** A part of a page, or a page that was not divided, left out: of a part only its blocks can be, as far as they are on it. */
 function leftOut(
@@ -13,7 +19,7 @@ function leftOut(
   shown: Content,
   now: Content,
 ): Adjustment[] {
-  const parts = shown.pages.filter((p) => pageInBasis(basis, p.id) === page.id);
+  const parts = shown.pages.filter((p) => wholePageId(basis, p.id) === page.id);
   if (parts.length === 1)
     return [{ ...made, kind: 'leave-out', what: 'page', target: page.id, was: fingerprint(page) }];
   const here = new Set(now.pages.find((p) => p.id === page.id)?.blocks.map((b) => b.id));
@@ -35,7 +41,7 @@ function leftOut(
  * moved is moved with its whole page.
  */
 export function onWholePages(a: Adjustment, basis: Content, shown: Content, now: Content): Adjustment[] {
-  const whole = (id: Id) => pageInBasis(basis, id);
+  const whole = (id: Id) => wholePageId(basis, id);
   const page = (id: Id) => shown.pages.filter((p) => p.id === id);
   const made = { at: a.at, author: a.author, ...(a.reason && { reason: a.reason }), ...(a.off && { off: a.off }) };
   switch (a.kind) {
@@ -45,7 +51,7 @@ export function onWholePages(a: Adjustment, basis: Content, shown: Content, now:
         : [a];
     case 'keep-pages': {
       const pages = [...new Set(a.pages.map(whole))];
-      const dropped = shown.pages.filter((p) => !keeps(a, p.id));
+      const dropped = shown.pages.filter((p) => !keeps(a, p.id, whole(p.id)));
       if (!dropped.some((p) => pages.includes(whole(p.id))))
         return [{ ...a, pages, known: [...new Set(a.known.map(whole))] }];
       return dropped.flatMap((p, i) =>
@@ -69,4 +75,45 @@ export function onWholePages(a: Adjustment, basis: Content, shown: Content, now:
     default:
       return 'page' in a ? [{ ...a, ...wholePlace(basis, shown, a.page, a.after) } as Adjustment] : [a];
   }
+}
+
+/** What stands as a division's own way to break a page. */
+const breaksOf =
+  (a: Adjustment): BreaksOf =>
+  (page) =>
+    kindOfAdjustment(a).breaks?.(a, page) ?? [];
+
+/**
+ * Up to format 2 a division was made half-way through a chain, and versions on it spoke of the pages that it made. The
+ * versions of such a family, with what they said of parts said of whole pages and of blocks. A family that cannot be
+ * read is left as it is: what is wrong with it is said later.
+ */
+export function versionsOnWholePages(raw: Readonly<Record<string, unknown>>): unknown {
+  const read = familySchema.safeParse(raw);
+  if (!read.success || !read.data.versions.some((v) => v.adjustments.some((a) => kindOfAdjustment(a).breaks)))
+    return raw['versions'];
+  let family: Family = read.data;
+  /** What each version showed by the old order. */
+  const showed = new Map<Id | null, Content>([[null, latest(family).content]]);
+  for (const { version } of versionTree(family)) {
+    const before = showed.get(version.basis) ?? latest(family).content;
+    const basis = basisContent(family, version);
+    const sheet = new Sheet(before);
+    const adjustments: Adjustment[] = [];
+    const inParts = chainOf(family, version.id).some(
+      (v) => v !== version && v.adjustments.some((a) => kindOfAdjustment(a).breaks),
+    );
+    for (const a of version.adjustments) {
+      adjustments.push(...(inParts ? onWholePages(a, basis, before, sheet.content()) : [a]));
+      const kind = kindOfAdjustment(a);
+      if (!a.off && !kind.late) for (const e of kind.apply(a, sheet, {}).edits) sheet.apply(e);
+    }
+    const divisions = version.adjustments.filter((a) => !a.off && kindOfAdjustment(a).breaks);
+    showed.set(
+      version.id,
+      divisions.reduce((content, a) => divide(content, [breaksOf(a)]), sheet.content()),
+    );
+    family = { ...family, versions: family.versions.map((v) => (v.id === version.id ? { ...v, adjustments } : v)) };
+  }
+  return family.versions;
 }
