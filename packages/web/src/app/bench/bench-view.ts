@@ -71,7 +71,7 @@ export class BenchView {
   readonly chosenInPanel = computed(() => this.spokenOf().chosen);
   /** What is chosen of a version, with its pages, for the panels. */
   readonly selection = computed<Selection>(() => {
-    const content = this.derived()?.content ?? EMPTY;
+    const content = this.derived()?.whole ?? EMPTY;
     const { chosen, also } = this.spokenOf();
     const ids = new Set([...also, chosen ?? '']);
     const blocks = content.pages.flatMap((p) => p.blocks.filter((b) => ids.has(b.id)));

@@ -49,7 +49,7 @@ export class FromElsewhere {
     const family = this.view.work.families()[this.chosen()];
     return family && { familyId: family.id, revision: latest(family).n, content: latest(family).content };
   });
-  protected readonly here = computed(() => this.view.derived()?.content.pages ?? []);
+  protected readonly here = computed(() => this.view.derived()?.whole.pages ?? []);
   /** The page that blocks go to: the one asked for, the one of the chosen block, or the last. */
   protected readonly onPage = computed(() => {
     const pages = this.here();

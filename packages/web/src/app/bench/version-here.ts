@@ -27,7 +27,7 @@ export class VersionHere {
 
   readonly chosen = computed(() => {
     const s = this.state();
-    const found = s && findBlock(s.derived.content, this.view.chosenInPanel() ?? '');
+    const found = s && findBlock(s.derived.whole, this.view.chosenInPanel() ?? '');
     if (!s || !found) return null;
     const { block, page } = found;
     const onBasis = findBlock(s.basis, block.id)?.block ?? block;

@@ -16,6 +16,7 @@ import {
   plainTextOf,
   plainWords,
   readability,
+  wholePageId,
   versionOf,
   wordsOf,
 } from '@lorvet/core';
@@ -141,6 +142,18 @@ export class VersionPage {
     this.lines.set(row.id, { row, line });
     return line;
   }
+
+  /** In how many pages each page of the version comes, by its id, where a division parts it. */
+  protected readonly inParts = computed(() => {
+    const derived = this.derived();
+    const counts = new Map<Id, number>();
+    if (!derived || derived.content === derived.whole) return counts;
+    for (const p of derived.content.pages) {
+      const id = wholePageId(derived.whole, p.id);
+      counts.set(id, (counts.get(id) ?? 0) + 1);
+    }
+    return counts;
+  });
 
   protected name(block: Block): string {
     return nameOf(block, this.numbers().get(block.id) ?? 0);

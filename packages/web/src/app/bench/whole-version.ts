@@ -68,7 +68,7 @@ export class WholeVersion {
   });
   /** A page's own measures, as the version has it. */
   private factsOf(pageId: string): string {
-    const page = this.state()?.derived.content.pages.find((p) => p.id === pageId);
+    const page = this.state()?.derived.whole.pages.find((p) => p.id === pageId);
     if (!page) return '';
     const m = measurePages([page], []);
     const grade = m.readability.figures.kincaid;
