@@ -63,6 +63,7 @@ export * from './chain/chain';
 export * from './recipe/recipe';
 export * from './recipe/rules';
 export { SHIPPED_RECIPES } from './recipe/shipped';
+export { type CountedPage, questionNumbers } from './activity/numbering';
 export { wholePageId } from './derive/divide';
 export { type ComparePage, type CompareRow, compareVersions } from './derive/compare';
 export * from './derive/derive';

@@ -56,7 +56,7 @@ export function lineageOf(
 export interface Use {
   readonly versionId: Id;
   readonly versionName: string;
-  readonly how: 'as in the master' | 'changed' | 'left out';
+  readonly how: 'as in the master' | 'changed' | 'left out' | 'not in it';
   readonly words: string;
   readonly learnerIds: readonly Id[];
 }
@@ -81,6 +81,7 @@ export function* whereUsedInSteps(
   handOuts: readonly Holders[],
 ): Generator<undefined, Use[]> {
   const uses: Use[] = [];
+  const inMaster = findBlock(derive(family, null).whole, blockId) !== undefined;
   for (const { version } of versionTree(family)) {
     const derived = derive(family, version.id);
     const block = findBlock(derived.content, blockId)?.block;
@@ -88,7 +89,14 @@ export function* whereUsedInSteps(
     uses.push({
       versionId: version.id,
       versionName: version.name,
-      how: !block ? 'left out' : touched ? 'changed' : 'as in the master',
+      // What another version added was never here: it is not left out.
+      how: block
+        ? touched || !inMaster
+          ? 'changed'
+          : 'as in the master'
+        : inMaster || derived.leftOut.has(blockId)
+          ? 'left out'
+          : 'not in it',
       words: block ? (wordsOf(block)[0]?.text ?? '') : '',
       learnerIds: learnersWith(handOuts, family.id, version.id),
     });

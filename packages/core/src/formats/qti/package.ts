@@ -1,3 +1,4 @@
+import { questionNumbers } from '../../activity/numbering';
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import type { Content, Page } from '../../activity/activity';
 import type { Id } from '../../activity/block';
@@ -163,16 +164,16 @@ export function writeQtiPackage(content: Content, pictures: ReadonlyMap<string, 
   const items: { id: string; path: string }[] = [];
   const sections: string[] = [];
   const others = new Map<string, number>();
-  let n = 0;
+  const numbers = questionNumbers(content.pages);
   for (const page of content.pages as readonly Page[]) {
     if ((page.audience ?? 'learner') !== 'learner') continue;
     const refs: string[] = [];
     for (const b of page.blocks) {
-      if (!isItem(b)) {
+      if (!isItem(b) || b.audience !== 'learner') {
         if (b.audience === 'learner') others.set(labelOf(b), (others.get(labelOf(b)) ?? 0) + 1);
         continue;
       }
-      n++;
+      const n = numbers.get(b.id) ?? 0;
       const file = writeQtiItem(b, `Question ${n}`, pictureOf);
       if (file === null) {
         left.push(`Question ${n} (${labelOf(b).toLowerCase()}) is not written: QTI 3 has no such way to answer.`);

@@ -157,12 +157,6 @@ export class BenchView {
 
 /** What a block is called where it is spoken of: "question 3, single choice". */
 export function nameOf(block: Block, number: number): string {
-  return isItem(block) ? `Question ${number || 'added'}, ${labelOf(block).toLowerCase()}` : labelOf(block);
-}
-
-/** The items' numbers on a content, by id. */
-export function numbersOf(content: Content): ReadonlyMap<Id, number> {
-  const numbers = new Map<Id, number>();
-  for (const page of content.pages) for (const b of page.blocks) if (isItem(b)) numbers.set(b.id, numbers.size + 1);
-  return numbers;
+  if (!isItem(block)) return labelOf(block);
+  return `Question${number ? ` ${number}` : ''}, ${labelOf(block).toLowerCase()}`;
 }

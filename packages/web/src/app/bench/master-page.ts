@@ -19,6 +19,7 @@ import {
   saveRevision,
   waits,
   withWords,
+  questionNumbers,
 } from '@lorvet/core';
 import { BenchActions } from '../store/actions';
 import type { BlockChange } from '../ui/blocks/editor-part';
@@ -30,7 +31,7 @@ import { Near } from '../ui/near';
 import { Words } from '../ui/words';
 import { AnswerSheet } from './answer-sheet';
 import { BenchBlock } from './bench-block';
-import { BenchView, nameOf, numbersOf } from './bench-view';
+import { BenchView, nameOf } from './bench-view';
 import { FIRST_KINDS, KIND_GROUPS } from './kind-groups';
 import { PageLayout } from './page-layout';
 import { moveBlock, placeBlock, withoutBlock, withPage } from './master-edits';
@@ -78,8 +79,7 @@ export class MasterPage {
   protected readonly announced = signal('');
   protected readonly sheetOpen = signal(false);
   protected readonly numbers = computed(() => {
-    const master = this.view.master();
-    return master ? numbersOf(master) : new Map<Id, number>();
+    return questionNumbers(this.view.master()?.pages ?? []);
   });
   /** How many blocks are on the page: a few more with each frame, then as their foot comes near, so that a large master opens at once. */
   protected readonly blocks = growing(() => void this.view.familyId(), FIRST_BLOCKS, ALWAYS);

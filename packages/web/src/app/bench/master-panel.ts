@@ -11,9 +11,10 @@ import {
   objectiveSchema,
   objectiveCoverage,
   whereUsedInSteps,
+  questionNumbers,
 } from '@lorvet/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { BenchView, nameOf, numbersOf } from './bench-view';
+import { BenchView, nameOf } from './bench-view';
 import { inTurns } from '../ui/in-turns';
 import { measured } from '../ui/measured';
 import { withoutObjective } from './master-edits';
@@ -239,7 +240,7 @@ export class MasterPanel {
     return {
       block,
       item: isItem(block) ? block : null,
-      name: nameOf(block, numbersOf(master).get(block.id) ?? 0),
+      name: nameOf(block, questionNumbers(master.pages).get(block.id) ?? 0),
       canBeTeachers,
     };
   });

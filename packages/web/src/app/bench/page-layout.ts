@@ -9,9 +9,10 @@ import {
   pageRatio,
   type Rect,
   wordsOf,
+  questionNumbers,
 } from '@lorvet/core';
 import { RectBoard } from '../ui/rect-board';
-import { BenchView, nameOf, numbersOf } from './bench-view';
+import { BenchView, nameOf } from './bench-view';
 import { LAID_KINDS } from './kind-groups';
 import { layBlock, moveOnPage, orderByPlace } from './page-edits';
 
@@ -77,20 +78,20 @@ export class PageLayout {
   protected readonly kinds = LAID_KINDS;
   protected readonly kind = signal<string>('short-text');
   protected readonly ratio = computed(() => pageRatio(this.page()));
+  /** As on a learner's sheet. */
+  private readonly numbers = computed(() => questionNumbers(this.view.master()?.pages ?? []));
   private readonly names = computed(() => {
-    const master = this.view.master();
-    const numbers = master ? numbersOf(master) : new Map<string, number>();
     return new Map(
       this.page().blocks.map((b) => {
         const words = wordsOf(b)[0]?.text.slice(0, 40) ?? '';
-        return [b.id, `${nameOf(b, numbers.get(b.id) ?? 0)}${isItem(b) && words ? `: ${words}` : ''}`];
+        return [b.id, `${nameOf(b, this.numbers().get(b.id) ?? 0)}${isItem(b) && words ? `: ${words}` : ''}`];
       }),
     );
   });
   protected readonly rects = computed(() =>
     this.page().blocks.flatMap((b) => {
       const r = this.page().places?.[b.id];
-      return r ? [{ ...r, id: b.id, name: this.names().get(b.id) ?? '' }] : [];
+      return r ? [{ ...r, id: b.id, name: this.names().get(b.id) ?? '', number: this.numbers().get(b.id) }] : [];
     }),
   );
   protected readonly loose = computed(() =>

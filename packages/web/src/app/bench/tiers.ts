@@ -14,6 +14,7 @@ import {
   runRecipe,
   SHIPPED_RECIPES,
   type Version,
+  questionNumbers,
 } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { Words } from '../platform/words';
@@ -25,7 +26,6 @@ import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
-import { numbersOf } from './bench-view';
 import { Latest } from '../ui/latest';
 
 const MOST = 3;
@@ -91,9 +91,12 @@ export class Tiers {
   private readonly budget = signal(FIRST_ROWS);
   protected readonly shown = computed(() => this.rows().slice(0, this.budget()));
   protected readonly isCut = computed(() => this.budget() < this.rows().length);
+  /** The questions' numbers on the master's sheet, then on each draft's. */
   protected readonly numbers = computed(() => {
-    const family = this.family();
-    return family ? numbersOf(latest(family).content) : new Map<Id, number>();
+    const trial = this.trial();
+    if (!trial) return [];
+    const sheets = [null, ...trial.drafts.map((d) => d.id)].map((id) => derive(trial.family, id).whole.pages);
+    return sheets.map(questionNumbers);
   });
 
   constructor() {

@@ -9,8 +9,9 @@ import {
   keyIdsOf,
   originOf,
   proposeWords,
+  questionNumbers,
 } from '@lorvet/core';
-import { BenchView, nameOf, numbersOf } from './bench-view';
+import { BenchView, nameOf } from './bench-view';
 
 /** The version on the Bench as its panel speaks of it: derived, judged, and the block that is chosen in it. */
 @Injectable()
@@ -40,7 +41,7 @@ export class VersionHere {
       block,
       page,
       onBasis,
-      name: nameOf(block, numbersOf(derive(s.family, null).content).get(block.id) ?? 0),
+      name: nameOf(block, questionNumbers(s.derived.whole.pages).get(block.id) ?? 0),
       hint: isItem(block) ? (block.hint ?? '') : null,
       counts: most && !own ? Array.from({ length: most - least + 1 }, (_, i) => most - i) : [],
       count: isChoice(block) ? block.options.length : 0,

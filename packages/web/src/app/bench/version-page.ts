@@ -9,7 +9,6 @@ import {
   type CompareRow,
   compareVersions,
   counts,
-  derive,
   type Id,
   isChoice,
   originOf,
@@ -19,13 +18,15 @@ import {
   wholePageId,
   versionOf,
   wordsOf,
+  questionNumbers,
+  basisContent,
 } from '@lorvet/core';
 import { isTyping } from '../ui/keys';
 import { growing } from '../ui/growing';
 import { Near } from '../ui/near';
 import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
-import { BenchView, nameOf, numbersOf } from './bench-view';
+import { BenchView, nameOf } from './bench-view';
 
 interface Said {
   readonly id: Id;
@@ -82,9 +83,12 @@ export class VersionPage {
     return family && version ? classify(family, version.id) : null;
   });
   private readonly derived = this.view.derived;
-  protected readonly numbers = computed(() => {
+  /** The questions' numbers on the version's own sheet, and on what it is made on. */
+  protected readonly numbers = computed(() => questionNumbers(this.derived()?.whole.pages ?? []));
+  protected readonly basisNumbers = computed(() => {
     const family = this.view.family();
-    return family ? numbersOf(derive(family, null).content) : new Map<Id, number>();
+    const version = this.view.version();
+    return questionNumbers(family && version ? basisContent(family, version).pages : []);
   });
   protected readonly pages = computed(() => {
     const family = this.view.family();
@@ -156,7 +160,7 @@ export class VersionPage {
   });
 
   protected name(block: Block): string {
-    return nameOf(block, this.numbers().get(block.id) ?? 0);
+    return nameOf(block, this.numbers().get(block.id) ?? this.basisNumbers().get(block.id) ?? 0);
   }
 
   protected firstWords(block: Block): string {

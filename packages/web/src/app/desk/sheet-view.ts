@@ -12,7 +12,15 @@ import {
   untracked,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Answer, answerIsEmpty, type Comfort, type LearnerPackage, oneByOne, PLAIN_COMFORT } from '@lorvet/core';
+import {
+  type Answer,
+  answerIsEmpty,
+  type Comfort,
+  type LearnerPackage,
+  oneByOne,
+  PLAIN_COMFORT,
+  questionNumbers,
+} from '@lorvet/core';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { SheetContext } from '../ui/blocks/sheet-context';
@@ -92,7 +100,7 @@ export class SheetView {
   private readonly items = computed(() =>
     this.pages().flatMap((p, page) => p.blocks.filter((b) => 'prompt' in b).map((b) => ({ id: b.id, page }))),
   );
-  protected readonly numbers = computed(() => new Map(this.items().map((x, i) => [x.id, i + 1])));
+  protected readonly numbers = computed(() => questionNumbers(this.sheet().pages));
   protected readonly dots = computed(() =>
     this.pages().map((p, i) => {
       const items = this.items().filter((x) => x.page === i);

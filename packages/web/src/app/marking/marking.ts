@@ -5,6 +5,8 @@ import {
   type Answer,
   forLearner,
   contentAddress,
+  derive,
+  questionNumbers,
   copyIdOf,
   copyState,
   emptyResponse,
@@ -109,10 +111,11 @@ export class MarkingGrid {
             ),
           ).values(),
         ];
-    let number = 0;
-    return items.map((i) => ({
+    const numbers = family ? questionNumbers(derive(family, null).content.pages) : null;
+    return items.map((i, at) => ({
       ...i,
-      name: i.added ? '+' : `${++number}`,
+      // Of what the master no longer has, only the sheets know a number.
+      name: i.added ? '+' : `${numbers ? (numbers.get(i.id) ?? '–') : at + 1}`,
       short: snippet(i.words.replace(/\[\w+\],?\s*/g, ''), 200),
       word: tellingWord(i.words),
     }));
@@ -184,6 +187,17 @@ export class MarkingGrid {
       leftOut: uses,
     };
   });
+
+  protected readonly sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+  /** What a question is called: "question 3 on Perran's sheet, 2 of the master". */
+  protected called(row: Row, column: number, onSheet = ''): string {
+    const c = this.columns()[column];
+    const own = c && row.numbers.get(c.id);
+    const of = c?.added ? 'added by the version' : `${c?.name ?? ''} of the master`;
+    if (own === undefined) return `question ${of}`;
+    return `${own}` === c?.name ? `question ${own}` : `question ${own}${onSheet}, ${of}`;
+  }
 
   private detail(row: Row, item: ItemBlock) {
     const answer = row.go?.answers[item.id];

@@ -11,6 +11,7 @@ import {
   type ItemBlock,
   type Marking,
   markThatCounts,
+  questionNumbers,
   type Response,
   responseTo,
   type Verdict,
@@ -44,6 +45,7 @@ export class Row {
   readonly go: Go | undefined;
   readonly response: Response | undefined;
   private readonly made: (Cell | undefined)[] = [];
+  private counted: ReadonlyMap<string, number> | undefined;
 
   constructor(private readonly of: Made) {
     this.learnerId = of.learnerId;
@@ -53,6 +55,11 @@ export class Row {
     this.state = of.state;
     this.go = of.copy?.goes.at(-1);
     this.response = responseTo(of.marking, this.go?.n ?? 1);
+  }
+
+  /** The questions' numbers as the learner sees them. */
+  get numbers(): ReadonlyMap<string, number> {
+    return (this.counted ??= questionNumbers(this.frozen.content.pages));
   }
 
   cell(column: number): Cell | undefined {

@@ -14,6 +14,8 @@ import { Picture } from './picture';
 export interface BoardRect extends Rect {
   readonly id: string;
   readonly name: string;
+  /** What stands on it; its place in the row where there is none. */
+  readonly number?: number | undefined;
 }
 
 const STEP = 0.5;
@@ -53,14 +55,16 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
           [style.width.%]="points() ? null : r.w"
           [style.height.%]="points() ? null : r.h"
           [attr.aria-label]="
-            i + 1 + '. ' + r.name + (points() ? '. Arrow keys move.' : '. Arrow keys move, with Shift they size.')
+            (r.number ? '' : i + 1 + '. ') +
+            r.name +
+            (points() ? '. Arrow keys move.' : '. Arrow keys move, with Shift they size.')
           "
           [attr.aria-pressed]="r.id === chosen()"
           [attr.data-rect]="r.id"
           (focus)="choose.emit(r.id)"
           (keydown)="keyed($event, r)"
         >
-          <b aria-hidden="true">{{ i + 1 }}</b>
+          <b aria-hidden="true">{{ r.number ?? i + 1 }}</b>
           @if (!points()) {
             <i aria-hidden="true" data-size></i>
           }

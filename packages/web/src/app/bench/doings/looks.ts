@@ -8,7 +8,10 @@ export const LOOKS: readonly Doing[] = [
     label: 'Extension item after this',
     group: 'More',
     suits: (s) => one(s) !== undefined,
-    fields: () => [{ name: 'prompt', label: 'The further question', as: 'lines', value: '' }],
+    fields: () => [
+      { name: 'prompt', label: 'The further question', as: 'lines', value: '' },
+      number('points', 'Points', 1, 0, 100),
+    ],
     drafts: (s, v, t) => {
       const b = one(s);
       if (!b || !v['prompt']?.trim()) return [{ why: 'Write the further question.' }];
@@ -19,7 +22,7 @@ export const LOOKS: readonly Doing[] = [
         audience: 'learner',
         prompt: v['prompt'].trim(),
         demand: 'explain',
-        points: 0,
+        points: Math.min(100, Math.max(0, Number(v['points']) || 0)),
         key: '',
         lines: 4,
         ...(objectiveId ? { objectiveId } : {}),
