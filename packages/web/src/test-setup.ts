@@ -13,3 +13,10 @@ Blob.prototype.arrayBuffer ??= function (this: Blob): Promise<ArrayBuffer> {
 };
 URL.createObjectURL ??= () => 'blob:in-a-test';
 URL.revokeObjectURL ??= () => undefined;
+
+// jsdom lays nothing out: nobody is told of sizes.
+globalThis.ResizeObserver ??= class {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+} as never;

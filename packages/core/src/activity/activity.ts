@@ -42,11 +42,6 @@ export const pageSchema = z.object({
 });
 export type Page = z.infer<typeof pageSchema>;
 
-/** Width over height of a page as it lies. */
-export function pageRatio(page: { size?: PageSize | undefined; orientation: 'portrait' | 'landscape' }): number {
-  const [w, h] = PAGE_SIZES[page.size ?? 'A4'];
-  return page.orientation === 'portrait' ? w / h : h / w;
-}
 
 /** Ids of all assets a content shows. */
 export const assetsOf = (content: { pages: readonly Page[] }): Set<string> =>

@@ -71,3 +71,14 @@ export function readingOrder(places: Readonly<Record<string, Rect>>): string[] {
   }
   return out;
 }
+
+/** A place of usual size that lies on none of `taken`: from the top, left before right; at the foot where all is full. */
+export function freePlace(taken: readonly Rect[]): Rect {
+  const size = { w: 36, h: 6 };
+  for (let y = 6; y <= 88; y += size.h + 1)
+    for (const x of [8, 54]) {
+      const r = { x, y, ...size };
+      if (taken.every((t) => t.x >= r.x + r.w || r.x >= t.x + t.w || t.y >= r.y + r.h || r.y >= t.y + t.h)) return r;
+    }
+  return { x: 8 + (taken.length % 8) * 4, y: 92, ...size };
+}

@@ -51,7 +51,10 @@ export function learnerSheet(frozen: Pick<Frozen, 'id' | 'swatch' | 'content'>):
   const { content, swatch } = frozen;
   const { oneAtATime, print, goes, extraTime, mix } = content.settings ?? {};
   const mine = content.pages.filter((p) => (p.audience ?? 'learner') === 'learner');
-  const kept = mine.map((p) => ({ page: p, blocks: p.blocks.filter(isLearners) }));
+  // A page on which a learner could see nothing, but for its title, is no page of theirs.
+  const kept = mine
+    .map((p) => ({ page: p, blocks: p.blocks.filter(isLearners) }))
+    .filter(({ page, blocks }) => blocks.length > 0 || page.fixed);
   const ids = new Set(kept.flatMap((k) => k.blocks.map((b) => b.id)));
   return {
     id: frozen.id,

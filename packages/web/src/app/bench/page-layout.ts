@@ -3,14 +3,18 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import {
   BLOCK_KIND_NAMES,
   blockKinds,
+  forLearner,
+  freePlace,
   freshBlock,
   isItem,
+  type LearnerBlock,
   type Page,
-  pageRatio,
   type Rect,
   wordsOf,
   questionNumbers,
 } from '@lorvet/core';
+import { LaidBox } from '../ui/blocks/laid-box';
+import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { RectBoard } from '../ui/rect-board';
 import { BenchView, nameOf } from './bench-view';
 import { LAID_KINDS } from './kind-groups';
@@ -19,7 +23,7 @@ import { layBlock, moveOnPage, orderByPlace } from './page-edits';
 /** A page laid out over its picture: places are drawn on it, moved, sized, and put in the order they are read. */
 @Component({
   selector: 'lv-page-layout',
-  imports: [RectBoard, LucideDynamicIcon],
+  imports: [LaidBox, LearnerBlockView, RectBoard, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -39,14 +43,33 @@ import { layBlock, moveOnPage, orderByPlace } from './page-edits';
     <lv-rect-board
       [assetId]="page().fixed?.assetId ?? ''"
       [alt]="page().fixed?.alt ?? ''"
-      [ratio]="ratio()"
       [rects]="rects()"
       [chosen]="view.chosen()"
       (choose)="view.chosen.set($event)"
       (drawn)="draw($event)"
       (changed)="move($event.id, $event.rect)"
       (removed)="unplace($event)"
-    />
+    >
+      <ng-template #onPlace let-id>
+        @if (shownAt(id); as b) {
+          <lv-laid-box
+            [inert]="true"
+            [name]="'Opens as a panel'"
+            [content]="asLaid"
+            (tooLarge)="setTooLarge(id, $event)"
+          />
+          <ng-template #asLaid
+            ><lv-learner-block class="laid-block" [block]="b" [locked]="true" [laid]="true"
+          /></ng-template>
+        }
+      </ng-template>
+    </lv-rect-board>
+    @if (panels().length) {
+      <p class="small" role="status">
+        Too large for {{ panels().length === 1 ? 'its place' : 'their places' }}: {{ panels().join('; ') }}. Learners
+        see a button there that opens it over the page. Draw a larger place, or ask in a shorter way.
+      </p>
+    }
     @if (loose().length) {
       <p class="small">
         Not on the picture, and so below it:
@@ -77,7 +100,6 @@ export class PageLayout {
   protected readonly view = inject(BenchView);
   protected readonly kinds = LAID_KINDS;
   protected readonly kind = signal<string>('short-text');
-  protected readonly ratio = computed(() => pageRatio(this.page()));
   /** As on a learner's sheet. */
   private readonly numbers = computed(() => questionNumbers(this.view.master()?.pages ?? []));
   private readonly names = computed(() => {
@@ -99,6 +121,20 @@ export class PageLayout {
       .blocks.filter((b) => !this.page().places?.[b.id])
       .map((b) => ({ id: b.id, name: this.names().get(b.id) ?? '' })),
   );
+
+  /** What a learner sees on a place. */
+  protected shownAt(id: string): LearnerBlock | null {
+    const b = this.page().blocks.find((x) => x.id === id);
+    return b && b.audience === 'learner' && blockKinds[b.kind].learnerSchema.type !== 'never' ? forLearner(b) : null;
+  }
+
+  /** Places on which what they hold has no room. */
+  private readonly tooLarge = signal<ReadonlySet<string>>(new Set());
+  protected readonly panels = computed(() => this.rects().flatMap((r) => (this.tooLarge().has(r.id) ? [r.name] : [])));
+
+  protected setTooLarge(id: string, is: boolean): void {
+    this.tooLarge.update((all) => new Set(is ? [...all, id] : [...all].filter((x) => x !== id)));
+  }
 
   protected draw(rect: Rect): void {
     const kind = BLOCK_KIND_NAMES.find((k) => k === this.kind());
@@ -122,7 +158,10 @@ export class PageLayout {
   }
 
   protected place(id: string): void {
-    this.move(id, { x: 10, y: 10, w: 30, h: 6 });
+    const rect = freePlace(Object.values(this.page().places ?? {}));
+    this.move(id, rect);
+    // Where it landed may be out of view.
+    setTimeout(() => document.querySelector(`[data-rect="${CSS.escape(id)}"]`)?.scrollIntoView({ block: 'nearest' }));
   }
 
   protected inOrder(): void {

@@ -9,6 +9,9 @@ import {
   flapsOf,
   freezeFor,
   frozenFor,
+  itemsOf,
+  keyWordsOf,
+  plainTextOf,
   type HandOut,
   latest,
   learnerPackage,
@@ -36,6 +39,10 @@ import { SheetView } from './sheet-view';
         [comfort]="comfort()"
         [status]="status()"
         [under]="under"
+        [name]="learner()?.name ?? ''"
+        [teacher]="teacher()"
+        [notes]="notes()"
+        [supports]="learner()?.needs?.supports ?? []"
         (answered)="try($event.id, $event.answer)"
         (submitted)="back()"
         (comfortChanged)="tried.set($event)"
@@ -63,7 +70,7 @@ export class LookAs {
   protected readonly tried = signal<Comfort | null>(null);
 
   private readonly plan = computed(() => this.work.handOuts()[this.handOutId() ?? '']);
-  private readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
+  protected readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
   protected readonly comfort = computed(
     () => this.tried() ?? this.work.comforts()[this.learnerId() ?? '']?.comfort ?? PLAIN_COMFORT,
   );
@@ -101,6 +108,21 @@ export class LookAs {
     const l = this.looked();
     return l && learnerPackage(l.plan, l.frozen, l.seed);
   });
+  /** Keys and notes by question, for the teacher's copy on paper. */
+  protected readonly teacher = computed(() => {
+    const l = this.looked();
+    const items = l ? itemsOf(l.frozen.content) : [];
+    return new Map(items.map((i) => [i.id, { key: keyWordsOf(i).join(' / '), note: i.note ?? '' }]));
+  });
+  /** What stands on the pages for the teacher alone. */
+  protected readonly notes = computed(() =>
+    (this.looked()?.frozen.content.pages ?? []).flatMap((p) => {
+      const mine =
+        (p.audience ?? 'learner') === 'learner' ? p.blocks.filter((b) => b.audience !== 'learner') : p.blocks;
+      const text = mine.map(plainTextOf).filter(Boolean).join('\n');
+      return text ? [{ page: p.title, text }] : [];
+    }),
+  );
   protected readonly under = (blockId: string) => {
     const l = this.looked();
     return Promise.resolve(l ? flapsOf(l.frozen).under[blockId] : undefined);

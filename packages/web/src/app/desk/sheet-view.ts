@@ -25,6 +25,7 @@ import { LaidPage } from '../ui/blocks/laid-page';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { SheetContext } from '../ui/blocks/sheet-context';
 import { PageMarkView } from '../ui/page-mark';
+import { type Beside, type PaperNote, PaperSheet } from '../ui/paper-sheet';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { ComfortSettings, comfortStyle, withPrint } from './comfort';
@@ -35,14 +36,14 @@ export type Trouble = 'full' | 'failing' | 'refused' | null;
 /** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
 @Component({
   selector: 'lv-sheet-view',
-  imports: [LaidPage, LearnerBlockView, PageMarkView, SwatchMark, ComfortSettings, LucideDynamicIcon],
+  imports: [LaidPage, LearnerBlockView, PageMarkView, PaperSheet, SwatchMark, ComfortSettings, LucideDynamicIcon],
   providers: [SheetContext],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-view.html',
   styleUrls: ['./desk.css', './sheet-view.css'],
   host: {
     '[style]': 'style()',
-    '[class.printing]': 'printing()',
+    '[class.on-paper]': 'onPaper()',
     '(window:beforeprint)': 'print(true)',
     '(window:afterprint)': 'print(false)',
   },
@@ -56,6 +57,10 @@ export class SheetView {
   /** What stands at the top: saved, submitted, looking as somebody. */
   readonly status = input('');
   readonly comment = input('');
+  /** Keys and notes by question, for the teacher's copy; none at the desk. */
+  readonly teacher = input<ReadonlyMap<string, Beside> | null>(null);
+  readonly notes = input<readonly PaperNote[]>([]);
+  readonly supports = input<readonly string[]>([]);
   /** What stands under the flap of a block. */
   readonly under = input<(blockId: string) => Promise<string | undefined>>();
   readonly comments = input<Readonly<Record<string, string>>>({});
@@ -82,19 +87,23 @@ export class SheetView {
   protected readonly at = signal(0);
   protected readonly comfortOpen = signal(false);
   protected readonly asking = signal(false);
-  /** On paper all pages stand below each other. */
+  /** Whether the sheet is looked at as it is printed, or is being printed from the screen. */
+  protected readonly paper = signal(false);
   protected readonly printing = signal(false);
+  protected readonly onPaper = computed(() => this.paper() || this.printing());
+  /** Whether the teacher's copy is shown. */
+  protected readonly withKeys = signal(false);
   protected readonly style = computed(() => comfortStyle(withPrint(this.comfort(), this.sheet().show.print)));
   /** The pages as they are turned: of one question each where that was chosen. */
   protected readonly pages = computed(() => {
     const { pages, show } = this.sheet();
-    return show.oneAtATime && !this.printing() ? oneByOne(pages) : pages;
+    return show.oneAtATime ? oneByOne(pages) : pages;
   });
   private readonly app = inject(ApplicationRef);
   private readonly context = inject(SheetContext);
   protected readonly shown = computed(() => {
     const page = this.pages()[this.at()];
-    return this.printing() ? this.pages() : page ? [page] : [];
+    return page ? [page] : [];
   });
   protected readonly canWrite = computed(() => !this.locked() && this.sheet().way === 'one-each');
   private readonly items = computed(() =>
@@ -110,6 +119,10 @@ export class SheetView {
         here: i === this.at(),
       };
     }),
+  );
+  /** Ids of the questions that have an answer. */
+  protected readonly done = computed(
+    () => new Set(this.items().flatMap((x) => (answerIsEmpty(this.answers()[x.id]) ? [] : [x.id]))),
   );
   protected readonly blanks = computed(() =>
     this.items()

@@ -14,6 +14,7 @@ import {
   itemRules,
   itemsOf,
   keyWordsOf,
+  learnerSheet,
   lineageOf,
   markThatCounts,
   type Response,
@@ -28,6 +29,7 @@ import { wantWork } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
 import { growing } from '../ui/growing';
 import { Near } from '../ui/near';
+import { LaidPage } from '../ui/blocks/laid-page';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
@@ -66,7 +68,7 @@ const ROWS = 6;
 /** Learners down, the master's items across: one column is one question, whoever had which wording. */
 @Component({
   selector: 'lv-marking',
-  imports: [LearnerBlockView, Near, RouterLink, SwatchMark],
+  imports: [LaidPage, LearnerBlockView, Near, RouterLink, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './marking.html',
   styleUrl: './marking.css',
@@ -153,9 +155,15 @@ export class MarkingGrid {
     if (!row || !cell?.item) return null;
     return this.detail(row, cell.item);
   });
+  /** The whole work as its pages, as the learner has them. */
   protected readonly sheet = computed(() => {
     const row = this.row();
-    return row ? itemsOf(row.frozen.content).map((i) => this.detail(row, i)) : [];
+    return row && this.whole() ? learnerSheet(row.frozen).pages : [];
+  });
+  protected readonly details = computed(() => {
+    const row = this.row();
+    const items = row && this.whole() ? itemsOf(row.frozen.content) : [];
+    return new Map(items.map((i) => [i.id, this.detail(row as Row, i)]));
   });
   protected readonly lineage = computed(() => {
     const row = this.row();

@@ -1,15 +1,18 @@
+import { NgTemplateOutlet } from '@angular/common';
 import {
   ChangeDetectionStrategy,
   Component,
   computed,
-  type ElementRef,
+  contentChild,
+  ElementRef,
   input,
   output,
   signal,
+  type TemplateRef,
   viewChild,
 } from '@angular/core';
 import { moveRect, type Rect, rectBetween, resizeRect, snapRect } from '@lorvet/core';
-import { Picture } from './picture';
+import { deskScale, OnPicture } from './on-picture';
 
 export interface BoardRect extends Rect {
   readonly id: string;
@@ -31,19 +34,28 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
  */
 @Component({
   selector: 'lv-rect-board',
-  imports: [Picture],
+  imports: [NgTemplateOutlet, OnPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div
+    <lv-on-picture
       #board
       class="board"
-      [style.aspect-ratio]="ratio()"
+      [assetId]="assetId()"
+      [alt]="alt()"
       (pointerdown)="down($event)"
       (pointermove)="moved($event)"
       (pointerup)="up()"
       (pointercancel)="cancel()"
     >
-      <lv-picture [assetId]="assetId()" [alt]="alt()" />
+      @if (content(); as shows) {
+        <div class="as-laid" aria-hidden="true" [style.--k]="scale()">
+          @for (r of shown(); track r.id) {
+            <div class="place" [style.left.%]="r.x" [style.top.%]="r.y" [style.width.%]="r.w" [style.height.%]="r.h">
+              <ng-container *ngTemplateOutlet="shows; context: { $implicit: r.id }" />
+            </div>
+          }
+        </div>
+      }
       @for (r of shown(); track r.id; let i = $index) {
         <button
           type="button"
@@ -79,21 +91,32 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
           [style.height.%]="r.h"
         ></span>
       }
-    </div>
+    </lv-on-picture>
     <p class="sr" role="status">{{ said() }}</p>
   `,
   styles: `
     .board {
-      position: relative;
-      width: 100%;
       border: 1px solid var(--line-strong);
       background: #fffdf8;
       cursor: crosshair;
       touch-action: none;
       overflow: hidden;
     }
-    lv-picture {
+    /* What stands on the places, as large as on the desk's widest page and made as small as the picture is here. */
+    .as-laid {
+      position: absolute;
+      left: 0;
+      top: 0;
+      width: calc(100% / var(--k));
+      height: calc(100% / var(--k));
+      transform: scale(var(--k));
+      transform-origin: 0 0;
       pointer-events: none;
+      font-size: 19px;
+      line-height: 1.5;
+    }
+    .place {
+      position: absolute;
     }
     .rect {
       position: absolute;
@@ -152,8 +175,6 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
 export class RectBoard {
   readonly assetId = input.required<string>();
   readonly alt = input('');
-  /** Width over height; the picture's own where none is given. */
-  readonly ratio = input<number>();
   readonly rects = input.required<readonly BoardRect[]>();
   readonly points = input(false);
   readonly chosen = input<string | null>(null);
@@ -162,7 +183,11 @@ export class RectBoard {
   readonly changed = output<{ id: string; rect: Rect }>();
   readonly removed = output<string>();
 
-  private readonly board = viewChild.required<ElementRef<HTMLElement>>('board');
+  /** What a learner sees on a place: context `{ $implicit: id of the place }`. */
+  readonly content = contentChild<TemplateRef<{ $implicit: string }>>('onPlace');
+
+  private readonly board = viewChild.required<OnPicture, ElementRef<HTMLElement>>('board', { read: ElementRef });
+  protected readonly scale = deskScale(() => this.board().nativeElement);
   private readonly grip = signal<Grip | null>(null);
   private readonly start = signal<{ x: number; y: number } | null>(null);
   private readonly held = signal<{ id: string; rect: Rect } | null>(null);

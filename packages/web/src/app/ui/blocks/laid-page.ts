@@ -1,7 +1,8 @@
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, contentChild, input, type TemplateRef } from '@angular/core';
 import type { LearnerBlock, LearnerPackage } from '@lorvet/core';
-import { Picture } from '../picture';
+import { OnPicture } from '../on-picture';
+import { LaidBox } from './laid-box';
 
 type LearnerPage = LearnerPackage['pages'][number];
 
@@ -11,13 +12,18 @@ type LearnerPage = LearnerPackage['pages'][number];
  */
 @Component({
   selector: 'lv-laid-page',
-  imports: [Picture, NgTemplateOutlet],
+  imports: [LaidBox, OnPicture, NgTemplateOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let p = page();
     @if (p.fixed; as fixed) {
-      <div class="laid" [class.wide]="p.orientation === 'landscape'">
-        <lv-picture class="under" [assetId]="fixed.assetId" [alt]="fixed.alt" />
+      <lv-on-picture
+        class="laid"
+        [class.wide]="p.orientation === 'landscape'"
+        [assetId]="fixed.assetId"
+        [alt]="fixed.alt"
+        [shrink]="shrink()"
+      >
         @for (b of laid(); track b.id) {
           @let r = p.places[b.id];
           <div
@@ -27,10 +33,13 @@ type LearnerPage = LearnerPackage['pages'][number];
             [style.width.%]="r?.w"
             [style.height.%]="r?.h"
           >
-            <ng-container *ngTemplateOutlet="block(); context: { $implicit: b, laid: true }" />
+            <lv-laid-box [name]="nameOf(b)" [done]="isDone(b)" [content]="one" />
+            <ng-template #one let-laid>
+              <ng-container *ngTemplateOutlet="block(); context: { $implicit: b, laid }" />
+            </ng-template>
           </div>
         }
-      </div>
+      </lv-on-picture>
     }
     @for (b of flowing(); track b.id) {
       <ng-container *ngTemplateOutlet="block(); context: { $implicit: b, laid: false }" />
@@ -41,8 +50,6 @@ type LearnerPage = LearnerPackage['pages'][number];
       display: contents;
     }
     .laid {
-      position: relative;
-      width: 100%;
       max-width: 820px;
       justify-self: center;
       user-select: none;
@@ -58,12 +65,25 @@ type LearnerPage = LearnerPackage['pages'][number];
 })
 export class LaidPage {
   readonly page = input.required<LearnerPage>();
+  /** Whether a page over a picture is shown as on the desk, only smaller. */
+  readonly shrink = input(false);
+  /** The questions' numbers on the sheet. */
+  readonly numbers = input<ReadonlyMap<string, number>>(new Map());
+  /** Ids of the questions that are answered. */
+  readonly done = input<ReadonlySet<string>>(new Set());
   /** How one block is shown: context `{ $implicit: LearnerBlock, laid: boolean }`. */
   protected readonly block = contentChild.required<TemplateRef<{ $implicit: LearnerBlock; laid: boolean }>>('block');
   protected readonly laid = computed(() => {
     const p = this.page();
     return p.fixed ? p.blocks.filter((b) => p.places[b.id]) : [];
   });
+  protected nameOf(b: LearnerBlock): string {
+    const n = this.numbers().get(b.id);
+    return n ? `Open question ${n}` : 'Open';
+  }
+  protected isDone(b: LearnerBlock): boolean {
+    return this.done().has(b.id);
+  }
   protected readonly flowing = computed(() => {
     const p = this.page();
     return p.fixed ? p.blocks.filter((b) => !p.places[b.id]) : p.blocks;

@@ -1,7 +1,8 @@
 import { NgComponentOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { ANY_ANSWER, type Answer, type FlapAfter, type LearnerBlock, mayLift } from '@lorvet/core';
 import { DESK_PARTS } from './registry';
+import { SheetContext } from './sheet-context';
 
 /** One block as a learner sees it: the question's words, its hint when asked for, and the form of its kind. */
 @Component({
@@ -18,14 +19,14 @@ import { DESK_PARTS } from './registry';
       </p>
     }
     @if (!bare() && hint()) {
-      @if (hintOpen()) {
-        <p class="hint" role="status">{{ hint() }}</p>
+      @if (hintOpen() || paper()) {
+        <p class="hint" role="status">{{ paper() ? 'A hint: ' : '' }}{{ hint() }}</p>
       } @else {
         <button class="btn quiet" type="button" (click)="hintOpen.set(true)">A hint</button>
       }
     }
     <ng-container *ngComponentOutlet="part(); inputs: inputs()" />
-    @if (!bare() && flap(); as after) {
+    @if (!bare() && !paper() && flap(); as after) {
       @if (lifted(); as words) {
         <p class="hint" role="status">{{ words }}</p>
       } @else {
@@ -82,6 +83,8 @@ export class LearnerBlockView {
   readonly under = input<(blockId: string) => Promise<string | undefined>>();
   readonly answered = output<Answer>();
 
+  /** On paper nothing opens: the hint stands there, and what is under a flap does not. */
+  protected readonly paper = inject(SheetContext, { optional: true })?.paper.asReadonly() ?? signal(false).asReadonly();
   protected readonly hintOpen = signal(false);
   protected readonly part = computed(() => DESK_PARTS[this.block().kind]);
   protected readonly prompt = computed(() => {

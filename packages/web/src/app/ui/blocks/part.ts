@@ -1,9 +1,12 @@
-import { Directive, input, linkedSignal } from '@angular/core';
+import { Directive, inject, input, linkedSignal, signal } from '@angular/core';
 import { type Answer, answerSchema, type LearnerBlock, mostAt } from '@lorvet/core';
+import { SheetContext } from './sheet-context';
 
 /** What every learner's form of a block is given. */
 @Directive()
 export abstract class DeskPart<B extends LearnerBlock> {
+  /** Whether it stands on paper: what is pressed or dragged on a screen is written there. */
+  protected readonly paper = inject(SheetContext, { optional: true })?.paper.asReadonly() ?? signal(false).asReadonly();
   /** Letters that fit in an answer of one text, and in one of several places. */
   protected readonly mostText = mostAt(answerSchema, 'text');
   protected readonly mostValue = mostAt(answerSchema, 'values', '*');

@@ -9,5 +9,7 @@ interface Turn {
 @Injectable()
 export class SheetContext {
   readonly sheet = signal<Turn>({ pages: [], turn: () => undefined });
+  /** Whether it is printed: everything is to be answered by pen. */
+  readonly paper = signal(false);
   readonly pages = computed(() => this.sheet().pages);
 }

@@ -37,6 +37,11 @@ import { MovingPart } from '../moving';
         @for (s of parts(); track $index) {
           @if (s.gap === null) {
             <span>{{ s.text }}</span>
+          } @else if (paper()) {
+            <span class="written">{{ values()[s.gap] ?? '' }}</span>
+            @if (s.choices.length) {
+              <span class="choices"> ({{ s.choices.join(' / ') }})</span>
+            }
           } @else if (block().mode === 'typed') {
             <input
               type="text"

@@ -1,45 +1,54 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, viewChild } from '@angular/core';
 import { textOf } from '@lorvet/core';
 import { Full } from '../../full';
 import { DeskPart, type LearnerBlockOf } from '../part';
+import { Ruled } from '../ruled';
 
 @Component({
   selector: 'lv-long-text-desk',
+  imports: [Ruled],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (block().starters?.length) {
       <div class="starters" role="group" aria-label="Beginnings you can use">
         @for (s of block().starters; track $index) {
-          <button type="button" [disabled]="locked()" (click)="begin(s, field)">{{ s }} …</button>
+          <button type="button" [disabled]="locked()" (click)="begin(s)">{{ s }} …</button>
         }
       </div>
     }
-    <textarea
-      [rows]="block().lines"
-      [attr.aria-labelledby]="labelledBy()"
-      [maxLength]="mostText"
-      [value]="text()"
-      [disabled]="locked()"
-      #field
-      (input)="give({ kind: 'text', text: field.value })"
-    ></textarea>
+    @if (paper()) {
+      <lv-ruled [lines]="text() ? 0 : block().lines" [text]="text()" />
+    } @else {
+      <textarea
+        [rows]="block().lines"
+        [attr.aria-labelledby]="labelledBy()"
+        [maxLength]="mostText"
+        [value]="text()"
+        [disabled]="locked()"
+        #field
+        (input)="give({ kind: 'text', text: field.value })"
+      ></textarea>
+    }
   `,
   styleUrl: '../written.css',
 })
 export class LongTextDesk extends DeskPart<LearnerBlockOf<'long-text'>> {
   private readonly full = inject(Full);
+  private readonly field = viewChild<ElementRef<HTMLTextAreaElement>>('field');
   protected readonly text = computed(() => {
     const answer = this.answer();
     return answer ? textOf(answer) : '';
   });
 
   /** A beginning comes after what is there already, on a line of its own. */
-  protected begin(starter: string, field: HTMLTextAreaElement): void {
+  protected begin(starter: string): void {
     const before = this.text().trimEnd();
     const text = `${before}${before ? '\n' : ''}${starter} `;
     if (text.length > this.mostText) return this.full.say(this.mostText);
     this.give({ kind: 'text', text });
+    const field = this.field()?.nativeElement;
     setTimeout(() => {
+      if (!field) return;
       field.focus();
       field.setSelectionRange(field.value.length, field.value.length);
     });

@@ -13,26 +13,32 @@ import { PieceFace } from '../piece-face';
     <ol cdkDropList (cdkDropListDropped)="dropped($event)" [attr.aria-labelledby]="labelledBy()">
       @for (e of entries(); track e.id; let i = $index; let first = $first; let last = $last) {
         <li cdkDrag [cdkDragDisabled]="locked()" [cdkDragData]="e.id">
-          <b>{{ i + 1 }}</b>
+          @if (paper() && !given()) {
+            <b class="box" aria-label="its number"></b>
+          } @else {
+            <b>{{ i + 1 }}</b>
+          }
           <lv-piece-face class="grow" [piece]="e" />
-          <button
-            type="button"
-            [disabled]="locked() || first"
-            [attr.data-move]="e.id + ' -1'"
-            [attr.aria-label]="'Move up: ' + e.text"
-            (click)="move(i, -1)"
-          >
-            <svg lucideIcon="arrow-up"></svg>
-          </button>
-          <button
-            type="button"
-            [disabled]="locked() || last"
-            [attr.data-move]="e.id + ' 1'"
-            [attr.aria-label]="'Move down: ' + e.text"
-            (click)="move(i, 1)"
-          >
-            <svg lucideIcon="arrow-down"></svg>
-          </button>
+          @if (!paper()) {
+            <button
+              type="button"
+              [disabled]="locked() || first"
+              [attr.data-move]="e.id + ' -1'"
+              [attr.aria-label]="'Move up: ' + e.text"
+              (click)="move(i, -1)"
+            >
+              <svg lucideIcon="arrow-up"></svg>
+            </button>
+            <button
+              type="button"
+              [disabled]="locked() || last"
+              [attr.data-move]="e.id + ' 1'"
+              [attr.aria-label]="'Move down: ' + e.text"
+              (click)="move(i, 1)"
+            >
+              <svg lucideIcon="arrow-down"></svg>
+            </button>
+          }
         </li>
       }
     </ol>
@@ -80,13 +86,11 @@ import { PieceFace } from '../piece-face';
     .cdk-drag-placeholder {
       opacity: 0.35;
     }
-    @media print {
-      button {
-        display: none;
-      }
-      b {
-        visibility: hidden;
-      }
+    .box {
+      width: 10mm;
+      height: 9mm;
+      border: 1.5px solid #000;
+      background: #fff;
     }
   `,
 })

@@ -1,36 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { chosenOf } from '@lorvet/core';
 import { DeskPart, type LearnerBlockOf } from '../part';
+import { Ruled } from '../ruled';
 
 @Component({
   selector: 'lv-paper-desk',
+  imports: [Ruled],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<label class="choice">
-      <input
-        type="checkbox"
-        [checked]="done()"
-        [disabled]="locked()"
-        [attr.aria-describedby]="labelledBy()"
-        (change)="give({ kind: 'choice', chosen: done() ? [] : ['done'] })"
-      />
-      I did this on paper
-    </label>
-    <div class="lines" aria-hidden="true"></div>`,
+  template: `@if (paper()) {
+      <lv-ruled [lines]="8" />
+    } @else {
+      <label class="choice">
+        <input
+          type="checkbox"
+          [checked]="done()"
+          [disabled]="locked()"
+          [attr.aria-describedby]="labelledBy()"
+          (change)="give({ kind: 'choice', chosen: done() ? [] : ['done'] })"
+        />
+        I did this on paper
+      </label>
+    }`,
   styleUrl: '../choice.css',
-  styles: `
-    .lines {
-      display: none;
-    }
-    @media print {
-      .lines {
-        display: block;
-        height: 8cm;
-      }
-      label {
-        display: none;
-      }
-    }
-  `,
 })
 export class PaperDesk extends DeskPart<LearnerBlockOf<'paper'>> {
   protected readonly done = computed(() => {

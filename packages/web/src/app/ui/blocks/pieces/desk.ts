@@ -64,11 +64,13 @@ import { Place } from '../place';
               </div>
             }
           </div>
-          <p class="small" role="status">{{ filled().length }} counter{{ filled().length === 1 ? '' : 's' }}</p>
+          @if (!paper()) {
+            <p class="small" role="status">{{ filled().length }} counter{{ filled().length === 1 ? '' : 's' }}</p>
+          }
         }
         @case ('line') {
           <div class="scroll">
-            <div class="line" [style.--n]="marks().length">
+            <div class="line" [class.on-paper]="paper()" [style.--n]="marks().length">
               @for (m of marks(); track m.id) {
                 <div class="mark">
                   <lv-place

@@ -28,7 +28,7 @@ const MOST_POINTS = mostAt(answerSchema, 'points');
       }
       <span class="cross" aria-hidden="true" [style.left.%]="cross().x" [style.top.%]="cross().y"></span>
     </div>
-    <div class="row">
+    <div class="row" [hidden]="paper()">
       <span class="small" id="spots-how">Press a spot. With keys: arrows move the cross, Enter marks.</span>
       @if (points().length && !locked()) {
         <button type="button" (click)="drop()">Take the last mark back</button>

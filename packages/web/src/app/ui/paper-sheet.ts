@@ -1,0 +1,120 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { type Answer, type LearnerPackage, questionNumbers } from '@lorvet/core';
+import { LaidPage } from './blocks/laid-page';
+import { LearnerBlockView } from './blocks/learner-block';
+import { SheetContext } from './blocks/sheet-context';
+import { PageMarkView } from './page-mark';
+import { SwatchMark } from './swatch';
+
+/** What stands beside a question on the teacher's copy. */
+export interface Beside {
+  readonly key: string;
+  readonly note: string;
+}
+
+/** A note of the teacher's own, and the page it stands on. */
+export interface PaperNote {
+  readonly page: string;
+  readonly text: string;
+}
+
+/** A sheet as it is printed: each page with its head on every piece of paper, everything to be answered by pen. */
+@Component({
+  selector: 'lv-paper-sheet',
+  imports: [LaidPage, LearnerBlockView, PageMarkView, SwatchMark],
+  providers: [SheetContext],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let s = sheet();
+    @for (p of s.pages; track p.id; let i = $index; let first = $first) {
+      <div class="leaf" [class]="'paper-' + p.size + (p.orientation === 'landscape' ? '-wide' : '')">
+        <div class="top" role="presentation">
+          <div class="head">
+            @if (s.swatch) {
+              <lv-swatch [swatch]="s.swatch" [size]="26" />
+            }
+            <strong>{{ s.title }}</strong>
+            <span class="grow"></span>
+            @if (teacher()) {
+              <span class="copy">Teacher’s copy: not for learners</span>
+            } @else {
+              <span>Name: {{ name() || '…………………………………' }}</span>
+            }
+            <span class="n">page {{ i + 1 }} of {{ s.pages.length }}</span>
+          </div>
+        </div>
+        <div class="whole">
+          <section class="page" [attr.aria-label]="'Page ' + (i + 1)">
+            @if (p.mark; as m) {
+              <lv-page-mark [mark]="m" />
+            }
+            @if (first && supports().length) {
+              <p class="word">Agreed: {{ supports().join(', ') }}</p>
+            }
+            @if (first && s.note) {
+              <p class="word">{{ s.note }}</p>
+            }
+            <lv-laid-page [page]="p" [numbers]="numbers()">
+              <ng-template #block let-b let-laid="laid">
+                <lv-learner-block
+                  [block]="b"
+                  [class.laid-block]="laid"
+                  [laid]="laid"
+                  [answer]="answers()[b.id]"
+                  [locked]="true"
+                  [number]="numbers().get(b.id) ?? 0"
+                />
+                @if (teacher()?.get(b.id); as beside) {
+                  <p class="beside">
+                    @if (laid) {
+                      {{ numbers().get(b.id) }}
+                    }
+                    @if (beside.key) {
+                      Key: {{ beside.key }}
+                    }
+                    @if (beside.note) {
+                      <em>{{ beside.note }}</em>
+                    }
+                  </p>
+                }
+              </ng-template>
+            </lv-laid-page>
+          </section>
+        </div>
+      </div>
+    }
+    @if (notes().length) {
+      <div class="leaf paper-A4">
+        <div class="whole">
+          <section class="page" aria-label="Notes for the teacher">
+            <h2>For the teacher</h2>
+            @for (n of notes(); track $index) {
+              <p class="note">
+                <strong>{{ n.page }}</strong><br />{{ n.text }}
+              </p>
+            }
+          </section>
+        </div>
+      </div>
+    }
+  `,
+  styleUrl: './paper-sheet.css',
+})
+export class PaperSheet {
+  readonly sheet = input.required<LearnerPackage>();
+  readonly name = input('');
+  readonly answers = input<Readonly<Record<string, Answer>>>({});
+  /** Keys and notes by question, on the teacher's copy only. */
+  readonly teacher = input<ReadonlyMap<string, Beside> | null>(null);
+  /** The teacher's own notes and key pages, on the teacher's copy only. */
+  readonly notes = input<readonly PaperNote[]>([]);
+  /** Supports agreed for the learner, in words. */
+  readonly supports = input<readonly string[]>([]);
+  protected readonly numbers = computed(() => questionNumbers(this.sheet().pages));
+  private readonly context = inject(SheetContext, { self: true });
+
+  constructor() {
+    this.context.paper.set(true);
+    effect(() => this.context.sheet.set({ pages: this.sheet().pages, turn: () => undefined }));
+  }
+}
