@@ -73,7 +73,7 @@ test('an answer sheet by rule, keyed by letters; a page kept as a template and u
   await page.getByRole('button', { name: 'Make the sheet' }).click();
   await expect(page.getByRole('alert')).toContainText('The key of question 4 is “E”');
   await page.getByLabel('Key', { exact: true }).fill('ACBD');
-  await expect(page.getByText('4 of 6 keys given.')).toBeVisible();
+  await expect(page.getByText('4 of 6 keys given: 1 A, 2 C, 3 B, 4 D')).toBeVisible();
   const sheet = { name: 'questions.pdf', mimeType: 'application/pdf', buffer: readFileSync(material('mixed.pdf')) };
   await page.getByLabel(/The questions as a PDF/).setInputFiles(sheet);
   await page.getByRole('button', { name: 'Make the sheet' }).click();

@@ -151,9 +151,9 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await expect(cell('Brea K.', '1', 'right')).toBeVisible();
   await expect(cell('Brea K.', '2', 'right')).toBeVisible();
   await expect(cell('Brea K.', '3', 'not yet')).toBeVisible();
-  await expect(cell('Brea K.', '+', 'not in this version')).toBeVisible();
+  await expect(cell('Brea K.', 'added by the version', 'not in this version')).toBeVisible();
   await expect(cell('Derwa M.', '1', 'not yet')).toBeVisible();
-  await expect(cell('Derwa M.', '+', 'yours to mark')).toBeVisible();
+  await expect(cell('Derwa M.', '4, added by the version', 'yours to mark')).toBeVisible();
   await expect(cell('Cador L.', '1', 'nothing given')).toBeVisible();
   await cell('Derwa M.', '2', 'not yet').click();
   await page.getByRole('button', { name: '◐ Partly' }).click();

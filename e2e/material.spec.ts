@@ -262,7 +262,7 @@ test('a QTI 3 package in, answered, and out again', async ({ page }) => {
   await bring(page, material('pictures.qti.zip'));
   await expect(page.getByText('The sail: 1 areas that are not right are not kept')).toBeVisible();
   await bring(page, material('choice-and-text.qti.zip'));
-  await expect(page.getByText('The flag: Its feedback is not kept.')).toBeVisible();
+  await expect(page.getByText('The flag: Its feedback was left out.')).toBeVisible();
   await take(page, 'Flags and knots');
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Questions as QTI 3' }).click();

@@ -41,3 +41,6 @@ export function trimOf(words: string, out: RegExp, sides: 'both' | 'end' = 'both
   while (to > from && out.test(all[to - 1] ?? '')) to--;
   return all.slice(from, to).join('');
 }
+
+/** Words as a sentence: a name such as "Jory S." brings its own point. */
+export const asSentence = (words: string): string => (/[.!?…]$/.test(words) ? words : `${words}.`);

@@ -42,7 +42,6 @@ export const pageSchema = z.object({
 });
 export type Page = z.infer<typeof pageSchema>;
 
-
 /** Ids of all assets a content shows. */
 export const assetsOf = (content: { pages: readonly Page[] }): Set<string> =>
   new Set(

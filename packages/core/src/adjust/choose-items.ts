@@ -100,7 +100,7 @@ export const chooseItemsKind: AdjustmentKind<ChooseItems> = {
       here
         .filter((i) => list.includes(i.id))
         .map((i) => snippet(i.prompt, 40))
-        .join(' · ');
+        .join('\n');
     const again = chooseItems(here, a.keep.length);
     const settled = (keep: readonly Id[]): ChooseItems | null =>
       keep.length ? { ...a, keep: [...keep], known: ids } : null;
@@ -114,10 +114,24 @@ export const chooseItemsKind: AdjustmentKind<ChooseItems> = {
       old: words(kept),
       master: words(ids),
       version: words(kept),
-      proposed: words(again),
+      proposed: words(fresh.length ? [...kept, ...fresh.map((i) => i.id)] : again),
       choices: [
         { choice: 'version', label: 'Ask the same ones as before', result: settled(kept) },
-        { choice: 'combined', label: `Choose ${a.keep.length} anew by the rule`, result: settled(again) },
+        ...(fresh.length
+          ? [
+              {
+                choice: 'combined' as const,
+                label: fresh.length === 1 ? 'The same plus this one' : `The same plus these ${fresh.length}`,
+                result: settled(ids.filter((id) => kept.includes(id) || fresh.some((f) => f.id === id))),
+              },
+            ]
+          : [
+              {
+                choice: 'combined' as const,
+                label: `Choose ${a.keep.length} anew by the rule`,
+                result: settled(again),
+              },
+            ]),
         { choice: 'master', label: 'Ask all', result: null },
       ],
     };

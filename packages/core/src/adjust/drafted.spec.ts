@@ -54,6 +54,30 @@ describe('drafts written down', () => {
     expect(fresh(record([sure(draftFlap(b('rp-q4')))], pool, 'rp-ext', 'one flap'))[0]?.batch).toBeUndefined();
   });
 
+  it('a block moved once more goes after all else, so that what stands behind it stays where it was put', () => {
+    const [p1, p2, p3] = [page(0).id, page(1).id, page(2).id];
+    const to = (at: string, after: string | null): Draft => ({
+      kind: 'move',
+      what: 'block',
+      target: 'rp-q4',
+      page: at,
+      after,
+    });
+    const added: Draft = {
+      kind: 'insert-block',
+      page: p1,
+      after: 'rp-q4',
+      block: { id: 'said', kind: 'text', audience: 'learner', text: 'Look again.' },
+    };
+    const behind = record([to(p3, null)], record([added], record([to(p1, page(0).blocks[0]?.id ?? null)])));
+    expect(pendingUpkeep(behind).entries.filter((e) => e.versionId === 'rp-ext')).toEqual([]);
+    expect(findBlock(derive(behind, 'rp-ext').whole, 'said')?.page.id).toBe(p1);
+    expect(findBlock(derive(behind, 'rp-ext').whole, 'rp-q4')?.page.id).toBe(p3);
+    // Where nothing stands behind it, one move is kept.
+    const twice = record([to(p2, null)], record([to(p3, null)]));
+    expect(fresh(twice).filter((a) => a.kind === 'move')).toMatchObject([{ page: p2 }]);
+  });
+
   it('take the place of what was there for the same thing, under its id and where it stood', () => {
     const once = record([sure(draftFewerChoices(b('rp-q1'), 3)), sure(draftFlap(b('rp-q4')))]);
     const again = record([sure(draftFewerChoices(b('rp-q1'), 2))], once);

@@ -122,6 +122,10 @@ function againstBasis(d: Draft, basis: Content): Draft {
   }
 }
 
+/** Whether something that was recorded after an adjustment stands behind a block that it moved. */
+const isStoodOn = (list: readonly Adjustment[], a: Adjustment, target: Id): boolean =>
+  list.slice(list.indexOf(a) + 1).some((x) => 'after' in x && x.after === target);
+
 /**
  * The version with drafts written down as adjustments, of one batch where there are several. One that is there already
  * for the same thing is brought up to date in its place. Throws CannotRecord where a draft fits nothing.
@@ -144,7 +148,11 @@ export function withDrafts(
   for (const d of drafts) {
     const whole = onWhole(d, now.whole, now.content);
     const slot = slotOf(whole);
-    const old = adjustments.find((a) => slotOf(a) === slot);
+    const moved = whole.kind === 'move';
+    const before = adjustments.filter((a) => slotOf(a) === slot);
+    // What was moved before is moved once more, after all else: what stands after it was put there where it was by then.
+    const gone = moved ? before.filter((a) => !isStoodOn(adjustments, a, whole.target)) : [];
+    const [old] = moved ? gone : before;
     const made = {
       ...againstBasis(old ? addedTo(old, whole) : whole, basis),
       id: old?.id ?? stamp.newId(),
@@ -155,7 +163,10 @@ export function withDrafts(
     const read = adjustmentSchema.safeParse(made);
     if (!read.success)
       throw new CannotRecord(`This cannot be recorded: ${read.error.issues[0]?.message ?? 'it does not fit'}.`);
-    adjustments = old ? adjustments.map((a) => (a === old ? made : a)) : [...adjustments, made];
+    adjustments =
+      old && !moved
+        ? adjustments.map((a) => (a === old ? made : a))
+        : [...adjustments.filter((a) => !gone.includes(a)), made];
   }
   const next: Version = { ...version, adjustments };
   const result = derive(

@@ -111,7 +111,7 @@ const called = (a: FromActivity) =>
 export const fromActivity: AdjustmentKind<FromActivity> = {
   kind: 'from-activity',
   label: 'From another activity',
-  done: 'from elsewhere',
+  done: 'from another activity',
   category: 'content',
   schema,
   targets: (a) => [partId(a), ...blocksIn(a).map((b) => b.id)],

@@ -14,7 +14,7 @@ const schema = z.object({
 export type KeepPages = z.infer<typeof schema>;
 
 const titles = (sheet: Sheet, ids: readonly string[]) =>
-  ids.map((id) => sheet.page(id)?.title || 'untitled page').join(', ');
+  ids.map((id) => sheet.page(id)?.title || 'untitled page').join('\n');
 
 export const keepPages: AdjustmentKind<KeepPages> = {
   kind: 'keep-pages',

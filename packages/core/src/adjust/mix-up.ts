@@ -1,5 +1,4 @@
 import { z } from '../zod';
-import { findBlock } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { accommodation, adjustmentBase, type AdjustmentKind, untouched } from './adjustment';
 import { canMix } from './mixing';
@@ -31,8 +30,8 @@ export const mixUp: AdjustmentKind<MixUp> = {
     if (here.length === 0) return { edits: [], missed };
     return { ...setting(sheet, { mix: [...new Set([...(sheet.settings()?.mix ?? []), ...here])] }), missed };
   },
-  describe(a, basis) {
-    const n = a.targets.filter((id) => findBlock(basis, id)).length;
+  describe(a) {
+    const n = a.targets.length;
     return `The pieces and choices of ${n} ${n === 1 ? 'question' : 'questions'} come in another order for each learner and go.`;
   },
   judge: () => accommodation('The same question in another order.'),

@@ -9,7 +9,7 @@ import {
   type PersonalValues,
   untouched,
 } from './adjustment';
-import type { Edit } from './sheet';
+import type { Edit, Sheet } from './sheet';
 
 /** The fields every learner's card has; a text holds them in square brackets: "[name] walks to the shore". */
 export const PERSONAL_FIELDS = ['name', 'chosen name', 'birthday', 'age', 'interest', 'interests', 'class'] as const;
@@ -25,6 +25,9 @@ const OTHERWISE: PersonalValues = {
   interests: 'things you like',
   class: 'your class',
 };
+
+/** What stands in place of a field that nothing fills. */
+export const saidOtherwise = (field: string): string => OTHERWISE[field] ?? field;
 
 const schema = z.object({
   ...adjustmentBase,
@@ -60,6 +63,24 @@ function filled(block: Block, values: PersonalValues): Block {
   return out;
 }
 
+/**
+ * The edits that put a learner's own words in place of personal fields, wherever they stand. What the card does not say
+ * is said by `otherwise`, and where that is silent in plain words: no sheet that a learner gets has an open field.
+ */
+export function fillFields(sheet: Sheet, learner: PersonalValues, otherwise: PersonalValues = {}): Edit[] {
+  const known = (values: PersonalValues) => Object.fromEntries(Object.entries(values).filter(([, v]) => v));
+  const values = { ...OTHERWISE, ...known(otherwise), ...known(learner) };
+  // A field of the teacher's own that this card lacks is said by its name.
+  for (const f of Object.keys(learner)) values[f] ??= f;
+  const edits: Edit[] = [];
+  for (const page of sheet.allPages())
+    for (const before of page.blocks) {
+      const block = filled(before, values);
+      if (block !== before) edits.push({ edit: 'replace-block', before, block });
+    }
+  return edits;
+}
+
 export const personalFields: AdjustmentKind<PersonalFields> = {
   kind: 'personal-fields',
   label: 'Fill personal fields',
@@ -68,20 +89,10 @@ export const personalFields: AdjustmentKind<PersonalFields> = {
   schema,
   late: true,
   targets: () => [],
-  apply(a, sheet, { learner }): Applied {
-    if (!learner) return { edits: [], missed: [] };
-    const known = (values: PersonalValues) => Object.fromEntries(Object.entries(values).filter(([, v]) => v));
-    const values = { ...OTHERWISE, ...known(a.otherwise), ...known(learner) };
-    // A field of the teacher's own that this card lacks is said by its name.
-    for (const f of Object.keys(learner)) values[f] ??= f;
-    const edits: Edit[] = [];
-    for (const page of sheet.allPages())
-      for (const before of page.blocks) {
-        const block = filled(before, values);
-        if (block !== before) edits.push({ edit: 'replace-block', before, block });
-      }
-    return { edits, missed: [] };
-  },
+  apply: (a, sheet, { learner }): Applied => ({
+    edits: learner ? fillFields(sheet, learner, a.otherwise) : [],
+    missed: [],
+  }),
   describe(a, basis) {
     const fields = personalFieldsIn(basis, Object.keys(a.otherwise));
     return fields.length

@@ -1,6 +1,6 @@
 import type { Id } from '../activity/block';
 import { fingerprint } from '../activity/fingerprint';
-import { byWords } from '../activity/parts';
+import { byWords, shuffled } from '../activity/parts';
 import { type Block, blockKinds, type ItemBlock, type ItemKindName, keyWordsOf } from '../activity/blocks';
 
 /** The ways to answer that an item can be turned into. */
@@ -122,8 +122,8 @@ export function turned(b: ItemBlock, to: AnswerWay, wrong: readonly string[] = [
       const idOf = idsBy(b.id, 'choice');
       const options = [right, ...others].map((text) => ({ id: idOf(text), text }));
       const [key] = options;
-      // In the order of their words, so that the order says nothing of the key.
-      return { ...base, kind: 'single-choice', options: byWords(options), key: key?.id ?? '' };
+      // Mixed by what they say: the same each time, and the right one anywhere.
+      return { ...base, kind: 'single-choice', options: shuffled(options, b.id), key: key?.id ?? '' };
     }
     case 'matching': {
       if (pairs.length < 2) return 'It has no pairs: only sorting, ordering and choosing several can be matched.';

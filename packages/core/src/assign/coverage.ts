@@ -1,12 +1,13 @@
 import { itemsOf } from '../activity/activity';
 import type { Id } from '../activity/block';
 import { chainOf, type Family, latest, versionOf } from '../activity/family';
-import { type PersonalFields, personalFieldsIn } from '../adjust/personal-fields';
+import { type PersonalFields, personalFieldsIn, saidOtherwise } from '../adjust/personal-fields';
 import type { Adjustment } from '../adjust/registry';
 import { derive } from '../derive/derive';
 import { type Learner, personalValues } from '../learners/learner';
 import { givesAway } from '../adjust/judging';
 import { pendingUpkeep } from '../upkeep/resolve';
+import { asSentence } from '../spaces';
 import { waits } from '../upkeep/upkeep';
 import { audienceOf, classOf, type People } from './audience';
 import type { HandOut } from './hand-out';
@@ -80,7 +81,7 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
       'mend',
       'none',
       without.length === 1 ? `${without[0]?.name} has no version` : `${without.length} learners have no version`,
-      without.length === 1 ? 'Choose one in the loom.' : `${named(without)}.`,
+      without.length === 1 ? 'Choose one in its row.' : asSentence(named(without)),
       without,
     );
   const doubled = audience.filter((l) => linesOf(l.id).length > 1);
@@ -128,7 +129,7 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
         'mend',
         'for-another',
         `${versionName(versionId)} was made for ${whose}`,
-        `${l.name} would get it. Choose another version for ${l.name}.`,
+        asSentence(`${l.name} would get it. Choose another version for ${l.name}`),
         [l],
         versionId,
       );
@@ -193,36 +194,21 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
       );
     const asked = personalFieldsIn(content, [...defined]);
     if (asked.length > 0) {
-      const fill =
-        versionId === null
-          ? undefined
-          : chainOf(family, versionId)
-              .flatMap((v) => v.adjustments)
-              .find(isFill);
-      if (!fill)
-        say(
-          'mend',
-          'unfilled',
-          'A personal field would stay open',
-          `${versionName(versionId)} has a field such as [${asked[0]}]. Add “Fill personal fields” to it.`,
-          learners,
-          versionId,
+      const fills = (versionId === null ? [] : chainOf(family, versionId)).flatMap((v) => v.adjustments).filter(isFill);
+      for (const field of asked) {
+        const holes = learners.filter(
+          (l) => !fills.some((f) => f.otherwise[field]) && !personalValues(l, classOf(l.id, people), now)[field],
         );
-      else
-        for (const field of asked) {
-          const holes = learners.filter(
-            (l) => !fill.otherwise[field] && !personalValues(l, classOf(l.id, people), now)[field],
+        if (holes.length)
+          say(
+            'confirm',
+            'unfilled',
+            `[${field}] is not known for ${holes.length === 1 ? holes[0]?.name : `${holes.length} learners`}`,
+            `${asSentence(`${versionName(versionId)} says “${saidOtherwise(field)}” to ${named(holes)}`)} Write it on the needs card to say it better.`,
+            holes,
+            versionId,
           );
-          if (holes.length)
-            say(
-              'mend',
-              'unfilled',
-              `[${field}] is not known for ${holes.length === 1 ? 'a learner' : `${holes.length} learners`}`,
-              `Fill it on the needs card of ${named(holes)}, or say on the Bench what stands there otherwise.`,
-              holes,
-              versionId,
-            );
-        }
+      }
     }
   }
   const unused = family.versions.filter((v) => !v.learnerId && !used.has(v.id));

@@ -128,9 +128,7 @@ describe('personal fields', () => {
     if (!base || !who) throw new Error('the demo changed');
     const lines = [{ learnerId: who.id, versionId: 'rp-core' }];
     const checks = coverage({ ...base, state: 'draft', lines }, family, people, '2026-11-24T09:00');
-    expect(checks.filter((c) => c.code === 'unfilled').map((c) => c.title)).toEqual([
-      '[pet] is not known for a learner',
-    ]);
+    expect(checks.filter((c) => c.code === 'unfilled').map((c) => c.title)).toEqual(['[pet] is not known for Jory S.']);
     expect(versionOf(family, 'rp-core')?.adjustments.some((a) => a.kind === 'personal-fields')).toBe(true);
   });
 });

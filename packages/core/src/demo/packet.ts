@@ -37,7 +37,7 @@ export function personalPacket(market: Family, from: readonly [Family, Family], 
     'mk-oriel',
     pages,
     'Counting and naming from the pool, reasons from the bicycle',
-    '2 pages from elsewhere',
+    '2 pages from other activities',
   );
   f = later.change(f, 'mk-oriel', [{ kind: 'one-at-a-time' }], 'Loses the thread on full pages');
   f = later.change(f, 'mk-oriel', [{ kind: 'personal-fields', otherwise: {} }], 'Own name in the text');

@@ -3,6 +3,7 @@ import type { Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
 import { chainOf, type Family, latest, type Revision, type Version } from '../activity/family';
 import type { PersonalValues } from '../adjust/adjustment';
+import { fillFields, personalFieldsIn } from '../adjust/personal-fields';
 import { type Adjustment, kindOfAdjustment } from '../adjust/registry';
 import { type Edit, Sheet } from '../adjust/sheet';
 import { divide, wholePageId } from './divide';
@@ -141,6 +142,8 @@ class Applied implements Derived {
         const { edits } = kind.apply(a, sheet, context);
         for (let i = 0; i < edits.length; i++) sheet.apply(edits[i] as Edit);
       }
+    // A field that no adjustment speaks of is filled all the same: in a master, or in a version without that adjustment.
+    if (late && options.learner) for (const e of fillFields(sheet, options.learner)) sheet.apply(e);
     this.whole = sheet.content();
     this.divisions = divisions.length ? [...basis.divisions, ...divisions] : basis.divisions;
   }
@@ -227,9 +230,12 @@ const contextOf = (options: DeriveOptions) => (options.learner ? { learner: opti
 
 const isLate = (a: Adjustment): boolean => kindOfAdjustment(a).late ?? false;
 
+const hasFields = (content: Content, { learner }: DeriveOptions): boolean =>
+  learner !== undefined && personalFieldsIn(content, Object.keys(learner)).length > 0;
+
 /** Applies the adjustments of versions in order on top of what is derived already. */
 const applyAll = (basis: Derived, versions: readonly Version[], late: boolean, options: DeriveOptions): Derived =>
-  versions.some((v) => v.adjustments.some((a) => isLate(a) === late))
+  versions.some((v) => v.adjustments.some((a) => isLate(a) === late)) || (late && hasFields(basis.whole, options))
     ? new Applied(basis, versions, late, options)
     : basis;
 

@@ -78,7 +78,8 @@ export function personalValues(learner: Learner, schoolClass: SchoolClass | unde
   const date = learner.birthday && new Date(`${learner.birthday}T12:00:00Z`);
   return {
     ...learner.fields,
-    name: first,
+    // As the learner is called, where the card says so.
+    name: learner.chosenName || first,
     'chosen name': learner.chosenName || first,
     birthday: date
       ? new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(date)

@@ -27,6 +27,8 @@ export interface UpkeepEntry {
   readonly choices: readonly Choice<Adjustment>[];
   /** Whether the teacher may answer with words of their own. */
   readonly ownWords: boolean;
+  /** The page it stood on, where the master no longer has it: all that stood there asks one question. */
+  readonly cutPage?: Id;
 }
 
 export interface UpkeepReport {
@@ -149,7 +151,35 @@ export function upkeep(family: Family, from: number, context: ReviewContext = {}
     entries.push(...reviewed.entries);
     untouched.set(version.id, reviewed.untouched);
   }
-  return { from: before.n, to: to.n, masterChanges: masterChanges(before.content, to.content), entries, untouched };
+  return {
+    from: before.n,
+    to: to.n,
+    masterChanges: masterChanges(before.content, to.content),
+    entries: onCutPages(entries, before.content, to.content),
+    untouched,
+  };
+}
+
+/** Entries that are lost with a whole page of the master ask one question: that of the page. */
+function onCutPages(entries: readonly UpkeepEntry[], before: Content, after: Content): readonly UpkeepEntry[] {
+  const here = new Set(after.pages.map((p) => p.id));
+  const cut = before.pages.filter((p) => !here.has(p.id));
+  if (cut.length === 0) return entries;
+  return entries.map((e) => {
+    const page =
+      e.outcome === 'lost' && e.choices.every((c) => c.choice !== 'version')
+        ? cut.find((p) => p.id === e.target || p.blocks.some((b) => b.id === e.target))
+        : undefined;
+    return page
+      ? {
+          ...e,
+          cutPage: page.id,
+          about: `The page “${snippet(page.title, 70)}”`,
+          why: 'The master no longer has this page.',
+          groupKey: `cut\u0000${page.id}`,
+        }
+      : e;
+  });
 }
 
 /** The questions and carried changes of one version. */

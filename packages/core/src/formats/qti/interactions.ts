@@ -162,7 +162,7 @@ function gapMatch(el: Element, pairs: readonly (readonly [string, string])[], c:
       })
       .join('');
   const text = partsAt(write(el.children), /\n/).join('\n');
-  if (findAll(el, 'qti-gap-img').length) c.left.push('Pictures among its gap pieces are not kept.');
+  if (findAll(el, 'qti-gap-img').length) c.left.push('Pictures among its gap pieces were left out.');
   const used = gaps.map((g) => g.key[0]);
   return {
     kind: 'gaps',

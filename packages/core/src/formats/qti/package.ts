@@ -71,7 +71,7 @@ export function readQtiPackage(bytes: Uint8Array, name: string, newId: () => Id)
     }
     const pictureAt = (href: string): string => {
       if (href === '' || /^[a-z]+:/i.test(href)) {
-        if (href) left.push(`A picture at another address is not kept: ${href.slice(0, 120)}`);
+        if (href) left.push(`A picture at another address was left out: ${href.slice(0, 120)}`);
         return '';
       }
       const at = resolve(path, href);

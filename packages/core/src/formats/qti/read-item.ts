@@ -52,7 +52,7 @@ export function readQtiItem(
     findAll(root, 'qti-feedback-block').length ||
     findAll(root, 'qti-feedback-inline').length
   )
-    left.push('Its feedback is not kept.');
+    left.push('Its feedback was left out.');
   const notes = body ? findAll(body, 'qti-rubric-block').filter((r) => !/candidate/.test(r.attribs['view'] ?? '')) : [];
   const blocks = body ? readBody(body, context) : [];
   const note = notes

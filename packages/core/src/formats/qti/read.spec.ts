@@ -91,7 +91,7 @@ describe('a QTI 3 item from elsewhere', () => {
     );
     const left = made.left.join('\n');
     expect(left).toMatch(/Shore: Its slider interaction is not kept/);
-    expect(left).toMatch(/A picture at another address is not kept/);
+    expect(left).toMatch(/A picture at another address was left out/);
     expect(left).toMatch(/“lost.png” is not in the package/);
     expect(JSON.stringify(made.items)).not.toContain('Yes!');
   });

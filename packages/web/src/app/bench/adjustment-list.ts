@@ -4,6 +4,7 @@ import { type AdjustmentPatch, BenchActions } from '../store/actions';
 import { WhenOpen } from '../ui/when-open';
 import { BenchView } from './bench-view';
 import { VersionHere } from './version-here';
+import { dayIn } from '../ui/when';
 
 /** The adjustments that touched the chosen block; all of the version's where none is chosen. */
 @Component({
@@ -34,7 +35,7 @@ export class AdjustmentList {
       sentence: kindOfAdjustment(a).describe(a, s.basis),
       verdict: s.classified.adjustments.get(a.id),
       report: s.derived.reports.find((r) => r.adjustmentId === a.id && r.versionId === s.version.id),
-      by: `${a.author}, ${a.at.slice(0, 10)}`,
+      by: `${a.author}, ${dayIn(a.at)}`,
     }));
   });
 

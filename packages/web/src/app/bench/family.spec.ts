@@ -69,11 +69,13 @@ describe('the history of a family', () => {
 });
 
 describe('a new version', () => {
-  it('stands on what is open, under the first tier’s name that is free, up to date from the start', async () => {
+  it('is made on the master unless it is chosen otherwise, and is up to date from the start', async () => {
     const place = await DemoPlace.open(NewVersion, {
       bench: { family: 'rock-pool', version: 'rp-sup' },
       inputs: { open: true },
     });
+    expect(place.text).toContain('the master');
+    await place.choose(/^Made on/, 'Supported');
     await place.write(/^Name/, 'Calm');
     await place.choose(/^For/, 'Jory S. only');
     (place.fixture.nativeElement as HTMLElement).ownerDocument.querySelector('form')?.requestSubmit();

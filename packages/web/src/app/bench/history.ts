@@ -19,6 +19,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { Changes } from '../ui/changes';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
+import { dayIn } from '../ui/when';
 
 const STEP = 110;
 const LINE = 44;
@@ -45,7 +46,7 @@ export class History {
   protected readonly revisions = computed(() =>
     [...(this.family()?.revisions ?? [])]
       .reverse()
-      .map((r) => ({ n: r.n, at: r.at.slice(0, 10), author: r.author, note: r.note })),
+      .map((r) => ({ n: r.n, at: dayIn(r.at), author: r.author, note: r.note })),
   );
   protected readonly last = computed(() => this.revisions()[0]?.n ?? 1);
   protected readonly to = linkedSignal(() => this.last());

@@ -198,7 +198,10 @@ export class MasterPage {
     const left = now ? pendingUpkeep(now).entries.filter(waits).length : 0;
     if (left > 0 || report.entries.length > 0) void this.router.navigate(['/bench', family.id, 'upkeep']);
     else
-      this.notice.done(`Revision ${report.to} saved`, family.versions.length ? 'It asks nothing of the versions.' : '');
+      this.notice.done(
+        `Revision ${report.to} saved`,
+        family.versions.length ? 'Nothing in the versions has to be decided.' : '',
+      );
   }
 
   protected drop(): void {

@@ -113,8 +113,9 @@ import { Parts } from '../store/parts';
             <ul class="uses">
               @for (u of all; track u.versionId) {
                 <li>
-                  <strong>{{ u.versionName }}</strong> {{ u.how
-                  }}<small>{{ u.learnerIds.length }} learner{{ u.learnerIds.length === 1 ? '' : 's' }}</small>
+                  <strong>{{ u.versionName }}</strong>
+                  {{ u.how === 'not in it' ? 'gets it with the next revision' : u.how }}
+                  <small>{{ u.learnerIds.length }} learner{{ u.learnerIds.length === 1 ? '' : 's' }}</small>
                 </li>
               }
             </ul>

@@ -56,7 +56,7 @@ describe('beside a question of the master', () => {
     await open(MasterPanel, 'rp-q9');
     const said = place.text.slice(place.text.indexOf('In the versions'));
     expect(said).toMatch(/Supported left out|Supported changed|Supported as in the master/);
-    expect(said).toContain('Core changed6 learners');
+    expect(said).toContain('Core changed 6 learners');
   });
 
   it('a text can be for the teacher alone, a note is always', async () => {

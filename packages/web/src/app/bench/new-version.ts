@@ -28,12 +28,13 @@ import { BenchView } from './bench-view';
         <label class="field"
           >Made on
           <select #basis>
-            <option value="" [selected]="!view.versionId()">the master</option>
+            <option value="">the master</option>
             @for (v of versions(); track v.id) {
-              <option [value]="v.id" [selected]="v.id === view.versionId()">{{ v.name }}</option>
+              <option [value]="v.id">{{ v.name }}</option>
             }
           </select>
         </label>
+        <p class="small">It begins as what it is made on, and a correction there comes to it.</p>
         <label class="field"
           >For
           <select #learner>

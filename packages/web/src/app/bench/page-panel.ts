@@ -217,7 +217,7 @@ export class PagePanel {
   protected copy(): void {
     const id = this.view.chosenPage();
     if (id && this.view.changeMaster((c) => doublePage(c, id, () => crypto.randomUUID()), 'copy a page'))
-      this.notice.done('A clean copy stands after this page', '');
+      this.notice.done('A copy of the page, without answers, stands after it', '');
   }
 
   protected move(by: -1 | 1): void {

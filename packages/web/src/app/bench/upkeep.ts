@@ -22,6 +22,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { Changes } from '../ui/changes';
 import { SwatchMark } from '../ui/swatch';
+import { dayIn } from '../ui/when';
 
 /** What a change of the master asks of its versions: to decide, lost its place, and what was carried over by itself. */
 @Component({
@@ -65,6 +66,13 @@ export class UpkeepView {
         key: first.groupKey,
         first,
         left,
+        /** Whether it is all that stood on a page that the master no longer has. */
+        cut: first.cutPage !== undefined,
+        versions: [...new Set(entries.map((e) => e.versionId))].map((id) => ({
+          name: versionOf(family, id)?.name ?? '',
+          swatch: swatchOf(family, id),
+          count: entries.filter((e) => e.versionId === id).length,
+        })),
         asked: entries.map((entry) => {
           const v = versionOf(family, entry.versionId);
           return { entry, name: v?.name ?? '', swatch: swatchOf(family, entry.versionId) };
@@ -81,6 +89,7 @@ export class UpkeepView {
     );
   });
 
+  protected readonly dayIn = dayIn;
   protected readonly now = computed(() => this.groups().filter((g) => !g.left));
   protected readonly later = computed(() => this.groups().filter((g) => g.left));
 
@@ -88,6 +97,14 @@ export class UpkeepView {
     const entries = group.asked.map((a) => a.entry);
     this.work.dispatch(BenchActions.upkeepLeft({ familyId: this.familyId(), entries }));
     this.notice.done('Left for later', 'It waits below, and calls again when the master changes it once more.');
+  }
+
+  /** Lets go of all that stood on a page that is gone. */
+  protected letGo(group: { key: string; asked: readonly { entry: UpkeepEntry }[] }): void {
+    const [first] = group.asked;
+    if (!first) return;
+    this.setAll(group.key, true);
+    this.decide(group, first.entry, 'master');
   }
 
   protected all(key: string): boolean {

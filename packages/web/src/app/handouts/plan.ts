@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
   audienceOf,
   bandsOf,
+  type Check,
   CLEARLY_BETTER,
   coverage,
   type HandOut,
@@ -25,6 +26,26 @@ import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 
+/** Where what a check names is put right. */
+type WayOut = 'suggest' | 'upkeep' | 'who' | 'how' | 'row' | 'bench' | 'card' | 'unused';
+const WAYS_OUT: Readonly<Record<Check['code'], WayOut>> = {
+  nobody: 'who',
+  none: 'suggest',
+  twice: 'row',
+  outside: 'row',
+  'for-another': 'row',
+  overlap: 'row',
+  behind: 'upkeep',
+  'due-before-open': 'how',
+  'due-past': 'how',
+  unused: 'unused',
+  'nothing-to-answer': 'how',
+  'answers-shown': 'bench',
+  unfilled: 'card',
+  'to-read-with-items': 'how',
+  empty: 'bench',
+};
+
 /** The plan of one hand-out: a loom of learners by versions, and what is still wrong with it. */
 @Component({
   selector: 'lv-plan',
@@ -38,6 +59,7 @@ export class Plan {
   protected readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly whenIn = whenIn;
 
   protected readonly plan = computed<HandOut | undefined>(() => this.work.handOuts()[this.id()]);
@@ -103,6 +125,18 @@ export class Plan {
   });
   protected readonly toMend = computed(() => this.checks().filter((c) => c.level === 'mend').length);
   protected readonly toConfirm = computed(() => this.checks().length - this.toMend());
+  /** Where a check is put right. */
+  protected wayOut(code: Check['code']): WayOut {
+    return WAYS_OUT[code];
+  }
+
+  /** A learner's row of the plan, in view and with the focus. */
+  protected showRow(learnerId: string): void {
+    const row = this.host.nativeElement.querySelector<HTMLElement>(`[data-row="${CSS.escape(learnerId)}"]`);
+    row?.scrollIntoView({ block: 'center' });
+    row?.querySelector<HTMLElement>('input, button, a')?.focus();
+  }
+
   protected readonly shares = computed(() => {
     const rows = this.bands().flatMap((b) => b.rows);
     return this.columns()

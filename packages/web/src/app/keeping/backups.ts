@@ -9,6 +9,7 @@ import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { ProgressLine } from '../ui/progress';
 import { countsIn } from './counts';
+import { dayIn } from '../ui/when';
 
 interface Reading {
   readonly file: File;
@@ -56,7 +57,7 @@ interface Reading {
       }
       @if (reading(); as r) {
         <div class="card ochre">
-          <h3>{{ r.file.name }}, written {{ r.at.slice(0, 10) }}</h3>
+          <h3>{{ r.file.name }}, written {{ dayIn(r.at) }}</h3>
           <p>It holds {{ r.counts }}.</p>
           @if (!exchanging.isEmpty()) {
             <p class="small">
@@ -89,6 +90,7 @@ interface Reading {
   `,
 })
 export class Backups {
+  protected readonly dayIn = dayIn;
   protected readonly bulk = inject(BulkWork);
   protected readonly exchanging = inject(Exchanging);
   private readonly clock = inject(Clock);

@@ -16,6 +16,7 @@ import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 import { SwatchMark } from '../ui/swatch';
 import { duplicateFamily, newFamily } from './new-family';
+import { dayIn } from '../ui/when';
 
 /** So many come at once. */
 const CARDS = 6;
@@ -69,7 +70,7 @@ export class Shelf {
       .map((head) => {
         const holders = new Set(learnersWith(handOuts, head.id));
         const classes = people.classes.filter((c) => c.learnerIds.some((id) => holders.has(id))).map((c) => c.name);
-        return { ...head, on: head.revisedAt.slice(0, 10), holders: holders.size, classes: classes.join(', ') };
+        return { ...head, on: dayIn(head.revisedAt), holders: holders.size, classes: classes.join(', ') };
       });
   });
   protected readonly any = computed(() => this.all().length > 0);

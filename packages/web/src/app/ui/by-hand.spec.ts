@@ -5,6 +5,7 @@ import { type Answer, type Block, freshBlock, type Rect } from '@lorvet/core';
 import { DrawingPad } from './blocks/drawing-pad';
 import { TableEditor } from './blocks/table/editor';
 import { MessageService } from 'primeng/api';
+import { OnPicture } from './on-picture';
 import { Picture } from './picture';
 import { RectBoard } from './rect-board';
 
@@ -23,7 +24,10 @@ function onSheet(sheet: Element): (type: string, x: number, y: number, target?: 
 
 beforeEach(() => {
   for (const part of [RectBoard, DrawingPad])
-    TestBed.overrideComponent(part, { remove: { imports: [Picture] }, add: { schemas: [NO_ERRORS_SCHEMA] } });
+    TestBed.overrideComponent(part, {
+      remove: { imports: [OnPicture, Picture] },
+      add: { schemas: [NO_ERRORS_SCHEMA] },
+    });
 });
 
 describe('places on a picture', () => {

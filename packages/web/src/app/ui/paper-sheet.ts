@@ -64,21 +64,14 @@ export interface PaperNote {
                   [locked]="true"
                   [number]="numbers().get(b.id) ?? 0"
                 />
-                @if (teacher()?.get(b.id); as beside) {
-                  <p class="beside">
-                    @if (laid) {
-                      {{ numbers().get(b.id) }}
-                    }
-                    @if (beside.key) {
-                      Key: {{ beside.key }}
-                    }
-                    @if (beside.note) {
-                      <em>{{ beside.note }}</em>
-                    }
-                  </p>
+                @if (!laid && besideOf(b.id); as words) {
+                  <p class="beside">{{ words }}</p>
                 }
               </ng-template>
             </lv-laid-page>
+            @for (words of besideLaid(p); track $index) {
+              <p class="beside">{{ words }}</p>
+            }
           </section>
         </div>
       </div>
@@ -110,6 +103,18 @@ export class PaperSheet {
   readonly notes = input<readonly PaperNote[]>([]);
   /** Supports agreed for the learner, in words. */
   readonly supports = input<readonly string[]>([]);
+  /** What stands beside a question: its key, and the note on it. */
+  protected besideOf(id: string): string {
+    const beside = this.teacher()?.get(id);
+    return [beside?.key ? `Key: ${beside.key}` : '', beside?.note ?? ''].filter(Boolean).join(' · ');
+  }
+  /** The same for what lies on a page's picture: under it, by number. */
+  protected besideLaid(page: LearnerPackage['pages'][number]): string[] {
+    return page.blocks.flatMap((b) => {
+      const words = page.fixed && page.places[b.id] ? this.besideOf(b.id) : '';
+      return words ? [`${this.numbers().get(b.id) ?? ''} ${words}`] : [];
+    });
+  }
   protected readonly numbers = computed(() => questionNumbers(this.sheet().pages));
   private readonly context = inject(SheetContext, { self: true });
 

@@ -50,7 +50,7 @@ export class Trouble {
         }
       } @else {
         <p class="grow">
-          <strong>The last changes are not kept yet.</strong>
+          <strong>The last changes are not saved yet.</strong>
           {{
             trouble.isFull()
               ? 'There is no room left in this browser. They are tried again by themselves as soon as there is: clear what nothing uses, or let go of removed things.'

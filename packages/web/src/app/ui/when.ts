@@ -1,4 +1,23 @@
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
 
-/** A local date and time for reading: "Tue 1 Dec, 09:00". */
-export const whenIn = (local: string): string => format(parseISO(local), 'EEE d MMM, HH:mm');
+const READ: Intl.DateTimeFormatOptions = {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+};
+/** Made once: it costs more than all that it writes. */
+let inOwnForm: Intl.DateTimeFormat | undefined;
+
+/** A local date and time for reading, in the form that the browser is set to: "Tue 1 Dec, 09:00", "Tue, Dec 1, 9:00 AM". */
+export const whenIn = (local: string): string =>
+  (inOwnForm ??= new Intl.DateTimeFormat(navigator.language, READ)).format(parseISO(local));
+
+let dayInOwnForm: Intl.DateTimeFormat | undefined;
+/** A day for reading, in the form that the browser is set to: "26 Nov 2026"; what is no day, as it stands. */
+export function dayIn(instant: string): string {
+  const day = parseISO(instant);
+  if (Number.isNaN(day.getTime())) return instant;
+  return (dayInOwnForm ??= new Intl.DateTimeFormat(navigator.language, { dateStyle: 'medium' })).format(day);
+}

@@ -14,7 +14,7 @@ import { Starter } from './starter';
         <button class="btn" type="button" (click)="starter.empty()">Start empty</button>
       </div>
       <p class="small">
-        The demo is Kelp Bay School: three activities, two classes, work in progress. All of it is made up, and you can
+        The demo is Kelp Bay School: four activities, two classes, work in progress. All of it is made up, and you can
         put it away later under Keeping. What you make stays in this browser.
       </p>
     </main>

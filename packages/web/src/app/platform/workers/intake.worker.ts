@@ -87,7 +87,7 @@ async function assetsOf(
       left.push(
         blob
           ? `A picture (${p.alt.slice(0, 100) || 'without description'}) is damaged, or of a kind no browser shows.`
-          : `A picture at another address is not kept: ${p.src.slice(0, 100)}`,
+          : `A picture at another address was left out: ${p.src.slice(0, 100)}`,
       );
     }
   }

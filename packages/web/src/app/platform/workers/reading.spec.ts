@@ -182,7 +182,7 @@ describe('QTI 3', () => {
       { kind: 'long-text', lines: 6 },
     ]);
     expect(blocks.map(keyWordsOf)).toEqual([['All are well'], ['bowline', 'reef'], ['4.5 m'], []]);
-    expect(left).toEqual(['The flag: Its feedback is not kept.']);
+    expect(left).toEqual(['The flag: Its feedback was left out.']);
   });
 
   it('match, associate and order', () => {

@@ -42,7 +42,7 @@ export abstract class EditorPart<B extends Block> {
   }
 }
 
-/** What a teacher types as several answers: parted by a slash. */
+/** What a teacher types as several answers: with a slash between them. */
 export const several = (text: string): string[] =>
   text
     .split('/')

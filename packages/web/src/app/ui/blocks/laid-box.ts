@@ -12,6 +12,7 @@ import {
   type TemplateRef,
   viewChild,
 } from '@angular/core';
+import { SheetContext } from './sheet-context';
 
 /** How small what is laid on a picture may become before it opens as a panel: letters of 18 px stay above 13. */
 export const LEAST_SCALE = 0.75;
@@ -115,6 +116,7 @@ export class LaidBox {
   readonly inert = input(false);
   readonly tooLarge = output<boolean>();
 
+  private readonly paper = inject(SheetContext, { optional: true })?.paper ?? signal(false);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly fit = viewChild<ElementRef<HTMLElement>>('fit');
   private readonly panel = viewChild<ElementRef<HTMLDialogElement>>('panel');
@@ -161,8 +163,10 @@ export class LaidBox {
       box.style.setProperty('--s', String(scale));
       return box.scrollHeight <= box.clientHeight + 1 && box.scrollWidth <= box.clientWidth + 1;
     };
-    while (!fits() && scale > LEAST_SCALE + STEP / 2) scale -= STEP;
-    const tooLarge = !fits();
+    // Nothing opens on paper: there it becomes as small as it must.
+    const least = this.paper() ? STEP : LEAST_SCALE;
+    while (!fits() && scale > least + STEP / 2) scale -= STEP;
+    const tooLarge = !fits() && !this.paper();
     this.scale.set(scale);
     if (tooLarge === this.isTooLarge()) return;
     this.isTooLarge.set(tooLarge);

@@ -51,7 +51,7 @@ import { type BlockOf, EditorPart, MOST_SEVERAL, several } from '../editor-part'
           class="input"
           style="flex: 1 1 10em"
           #k
-          [attr.aria-label]="'Key of gap ' + (i + 1) + ', accepted answers parted by a slash'"
+          [attr.aria-label]="'Key of gap ' + (i + 1) + ', accepted answers with a slash between them'"
           [maxLength]="mostSeveral"
           [value]="g.key.join(' / ')"
           (change)="gap(g, { key: keys(k.value) })"
@@ -61,8 +61,8 @@ import { type BlockOf, EditorPart, MOST_SEVERAL, several } from '../editor-part'
             class="input"
             style="flex: 1 1 10em"
             #o
-            [attr.aria-label]="'Other choices of gap ' + (i + 1) + ', parted by a slash'"
-            placeholder="other choices, parted by /"
+            [attr.aria-label]="'Other choices of gap ' + (i + 1) + ', with a slash between them'"
+            placeholder="other choices, with / between them"
             [maxLength]="mostSeveral"
             [value]="g.others.join(' / ')"
             (change)="gap(g, { others: keys(o.value) })"
@@ -82,8 +82,8 @@ import { type BlockOf, EditorPart, MOST_SEVERAL, several } from '../editor-part'
       <input
         class="input"
         #x
-        aria-label="Further words in the bank, parted by a slash"
-        placeholder="further words in the bank, parted by /"
+        aria-label="Further words in the bank, with a slash between them"
+        placeholder="further words in the bank, with / between them"
         [maxLength]="mostSeveral"
         [value]="block().extra.join(' / ')"
         (change)="set({ extra: keys(x.value) })"

@@ -36,7 +36,7 @@ type Cell = Row['cells'][number];
                     class="input"
                     #key
                     [attr.aria-label]="
-                      'Key of row ' + (i + 1) + ', column ' + (k + 1) + ', accepted answers parted by a slash'
+                      'Key of row ' + (i + 1) + ', column ' + (k + 1) + ', accepted answers with a slash between them'
                     "
                     placeholder="key"
                     [maxLength]="mostSeveral"
