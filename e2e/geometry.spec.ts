@@ -108,3 +108,44 @@ test('a place lies on its mark to the pixel, in pictures of five shapes: Bench, 
       .toBeLessThanOrEqual(1);
   expect(errors).toEqual([]);
 });
+
+test('what has no room on its place opens as a panel over the page, and the next question can be pressed', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 1400 });
+  await openDemo(page);
+  await page.goto('/bring-in');
+  const shape = { name: 'sheet', w: 620, h: 877 };
+  await page
+    .getByLabel('Choose a file')
+    .setInputFiles([{ name: 'sheet.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg(shape)) }]);
+  await page.getByRole('button', { name: 'Each a page to answer on' }).click();
+  await page.getByLabel('Title').fill('Little room');
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.waitForURL('**/bench/*');
+  const board = page.locator('lv-rect-board .board');
+  const draw = async (kind: string, x: number, y: number, w: number, h: number) => {
+    await page.getByLabel('Drag over the picture to add').selectOption({ label: kind });
+    const box = await board.locator('img').boundingBox();
+    if (!box) throw new Error('the picture is not there');
+    await page.mouse.move(box.x + (box.width * x) / 100, box.y + (box.height * y) / 100);
+    await page.mouse.down();
+    await page.mouse.move(box.x + (box.width * (x + w)) / 100, box.y + (box.height * (y + h)) / 100, { steps: 4 });
+    await page.mouse.up();
+  };
+  await draw('single choice', 10, 10, 30, 3);
+  await draw('short text', 10, 14, 30, 4);
+  // The Bench shows it as it will be, and says so.
+  await expect(page.getByText(/Too large for its place: Question 1/)).toBeVisible();
+  await page.getByRole('button', { name: /Save as revision/ }).click();
+  await kept(page);
+  await page.getByRole('link', { name: 'Look at the master as a learner' }).click();
+  await page.waitForURL('**/look/**');
+  await page.getByRole('textbox').fill('beside it');
+  await page.getByRole('button', { name: 'Open question 1' }).click();
+  const panel = page.getByRole('dialog', { name: 'Open question 1' });
+  await panel.getByRole('radio').first().check();
+  await panel.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('button', { name: '✓ Open question 1' })).toBeVisible();
+  await expect(page.getByRole('textbox')).toHaveValue('beside it');
+});

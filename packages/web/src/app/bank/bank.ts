@@ -60,6 +60,9 @@ export class Bank {
   protected readonly itemsAt = signal('');
   protected readonly title = signal('');
   protected readonly view = signal<'things' | 'objectives'>('things');
+  private readonly filled = signal(false);
+  /** Whether what is found was looked for in all that there is. */
+  protected readonly isRead = signal(false);
   protected readonly filters: readonly { key: keyof BankFilter; label: string; any: string }[] = [
     { key: 'kind', label: 'Kind', any: 'any kind' },
     { key: 'subject', label: 'Subject', any: 'any subject' },
@@ -184,6 +187,7 @@ export class Bank {
     const isLast = this.filling.begin();
     const filled = await this.search.fill(families);
     if (filled && isLast()) this.choices.set(filled.choices);
+    this.filled.set(true);
     await this.find();
   }
 
@@ -193,6 +197,7 @@ export class Bank {
     if (!isLast()) return;
     this.found.set(entries);
     this.total.set(total);
+    if (this.filled()) this.isRead.set(true);
   }
 
   private blocksOf(e: BankEntry): LearnerBlock[] {

@@ -12,6 +12,7 @@ import {
   type Id,
   isChoice,
   originOf,
+  type Page,
   plainTextOf,
   plainWords,
   readability,
@@ -24,6 +25,8 @@ import {
 import { isTyping } from '../ui/keys';
 import { growing } from '../ui/growing';
 import { Near } from '../ui/near';
+import { OnPicture } from '../ui/on-picture';
+import { PageMarkView } from '../ui/page-mark';
 import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
 import { BenchView, nameOf } from './bench-view';
@@ -57,7 +60,7 @@ function gradeOf(block: Block): number | undefined {
 /** A version beside what it is made on, block against block; what is typed in the version is recorded. */
 @Component({
   selector: 'lv-version-page',
-  imports: [BenchBlock, Near, SwatchMark, RouterLink, LucideDynamicIcon],
+  imports: [BenchBlock, Near, OnPicture, PageMarkView, SwatchMark, RouterLink, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './version-page.html',
   styleUrl: './pages.css',
@@ -158,6 +161,15 @@ export class VersionPage {
     }
     return counts;
   });
+
+  /** The places on a page's picture that the version still fills, each with its number on the sheet. */
+  protected placesOf(page: Page) {
+    const numbers = this.numbers();
+    return Object.entries(page.places ?? {}).flatMap(([id, r]) => {
+      const number = numbers.get(id);
+      return number ? [{ ...r, id, number }] : [];
+    });
+  }
 
   protected name(block: Block): string {
     return nameOf(block, this.numbers().get(block.id) ?? this.basisNumbers().get(block.id) ?? 0);

@@ -46,6 +46,7 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
       (pointermove)="moved($event)"
       (pointerup)="up()"
       (pointercancel)="cancel()"
+      (dragstart)="$event.preventDefault()"
     >
       @if (content(); as shows) {
         <div class="as-laid" aria-hidden="true" [style.--k]="scale()">
@@ -100,6 +101,7 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
       background: #fffdf8;
       cursor: crosshair;
       touch-action: none;
+      user-select: none;
       overflow: hidden;
     }
     /* What stands on the places, as large as on the desk's widest page and made as small as the picture is here. */

@@ -51,7 +51,7 @@ type Given = Extract<Answer, { kind: 'media' }>;
         <p class="small">These are as many tries as fit. Take one away to try again.</p>
       }
     } @else if (!given().takes.length) {
-      <p class="small">Nothing was taken.</p>
+      <p class="small">{{ what() === 'photo' ? 'No photograph here.' : 'No recording here.' }}</p>
     }
   `,
   styles: `
