@@ -89,6 +89,6 @@ test('an answer sheet by rule, keyed by letters; a page kept as a template and u
   await page.getByRole('button', { name: 'Keep as a template' }).click();
   await page.getByLabel('A page from a template').selectOption({ label: 'Friday sheet' });
   await expect(page.getByRole('region', { name: 'Page 4' }).getByText('Friday')).toBeVisible();
-  await page.getByRole('button', { name: 'Clean copy' }).click();
+  await page.getByRole('button', { name: 'Copy the page' }).click();
   await expect(page.getByRole('region', { name: 'Page 5' })).toBeVisible();
 });

@@ -131,6 +131,7 @@ try {
   for (const [name, view] of Object.entries(VIEWS)) {
     if (only.length && !only.includes(name)) continue;
     const context = await browser.newContext({
+      locale: 'en-GB',
       viewport: { width: 1280, height: 800 },
       reducedMotion: 'reduce',
       colorScheme: view.dark ? 'dark' : 'light',

@@ -217,7 +217,9 @@ export function coverage(handOut: HandOut, family: Family, people: People, now: 
       'confirm',
       'unused',
       unused.length === 1 ? `${unused[0]?.name} is given to nobody` : `${unused.length} versions are given to nobody`,
-      `${unused.map((v) => v.name).join(', ')}.`,
+      unused.length === 1
+        ? 'Give it to somebody, or leave it as it is.'
+        : asSentence(unused.map((v) => v.name).join(', ')),
     );
   return checks;
 }

@@ -129,6 +129,18 @@ describe('a worksheet written in a word processor', () => {
     ]);
   });
 
+  it('what a browser would not show, and what is struck out or commented, does not come in and is named', () => {
+    const { material } = readHtml(
+      '<p>Who digs?<span style="display:none"> SECRET mole</span> <del>SECRET vole</del></p><div hidden>SECRET</div><!-- SECRET key -->',
+      'x.html',
+    );
+    expect(material.pages[0]?.parts).toEqual([{ kind: 'paragraph', text: 'Who digs?' }]);
+    expect(material.left).toEqual([
+      'Hidden or struck out words were left out.',
+      'Comments within the file were left out.',
+    ]);
+  });
+
   it('sounds and films are named, for they come in by themselves', () => {
     const { material } = readHtml('<p>Listen</p><audio src="x.mp3"></audio><video></video>', 'x.html');
     expect(material.left).toEqual([

@@ -174,6 +174,28 @@ describe('a block parted or joined in the master', () => {
   });
 });
 
+describe('a page that was cut from the master', () => {
+  it('is one question for all that stood on it, and one answer lets all of it go', () => {
+    const family = waitingDemo();
+    const content = latest(family).content;
+    const [first] = content.pages.slice(1);
+    if (!first) throw new Error('the demo changed');
+    const without: Content = { ...content, pages: content.pages.filter((p) => p !== first) };
+    const { family: saved } = saveRevision(family, without, 'shorter', settler);
+    const groups = groupsToDecide(pendingUpkeep(saved)).filter((g) => g[0]?.cutPage === first.id);
+    expect(groups).toHaveLength(1);
+    const [group = []] = groups;
+    expect(group.length).toBeGreaterThan(1);
+    expect(group[0]?.about).toContain(first.title);
+    const done = resolveUpkeep(
+      saved,
+      group.map((e) => ({ versionId: e.versionId, adjustmentId: e.adjustmentId, choice: 'master' })),
+      settler,
+    );
+    expect(pendingUpkeep(done).entries.filter((e) => e.cutPage)).toEqual([]);
+  });
+});
+
 describe('a question left for later', () => {
   it('still waits, no longer calls, and calls again when the master’s side changes', () => {
     const family = demoWorkspace(Date.UTC(2026, 10, 24)).families['rock-pool'] as Family;

@@ -41,7 +41,7 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
             </select>
           </label>
           <label class="field"
-            >Lies
+            >Which way up
             <select #o (change)="set({ orientation: o.value === 'landscape' ? 'landscape' : 'portrait' })">
               <option value="portrait" [selected]="p.orientation === 'portrait'">upright</option>
               <option value="landscape" [selected]="p.orientation === 'landscape'">across</option>
@@ -103,7 +103,7 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
         }
         <h3>The whole page</h3>
         <div class="row">
-          <button class="btn" type="button" (click)="copy()"><svg lucideIcon="copy"></svg>Clean copy</button>
+          <button class="btn" type="button" (click)="copy()"><svg lucideIcon="copy"></svg>Copy the page</button>
           <button class="btn" type="button" (click)="move(-1)">Earlier</button>
           <button class="btn" type="button" (click)="move(1)">Later</button>
         </div>
@@ -217,7 +217,7 @@ export class PagePanel {
   protected copy(): void {
     const id = this.view.chosenPage();
     if (id && this.view.changeMaster((c) => doublePage(c, id, () => crypto.randomUUID()), 'copy a page'))
-      this.notice.done('A copy of the page, without answers, stands after it', '');
+      this.notice.done('A copy of the page stands after it', '');
   }
 
   protected move(by: -1 | 1): void {

@@ -148,12 +148,15 @@ const api = {
   async readPdf(pages: readonly number[], progress: (done: number) => void): Promise<Told<Reading>> {
     return await told(async () => {
       const { PDF_TOOLS } = await import('./pdf-file');
-      const { readPdfPage } = await import('./pdf-pages');
+      const { countComments, readPdfPage } = await import('./pdf-pages');
       const read: MaterialPage[] = [];
       const left: string[] = [];
       for (const [i, n] of pages.entries()) {
         try {
           read.push(readLaidOut(await openPdf().page(n, (p) => readPdfPage(p, PDF_TOOLS))));
+          const comments = await openPdf().page(n, countComments);
+          if (comments)
+            left.push(`Page ${n}: ${comments === 1 ? 'a comment was' : `${comments} comments were`} left out.`);
         } catch (error) {
           if (error instanceof Problem) throw error;
           left.push(`Page ${n} is damaged and was left out.`);

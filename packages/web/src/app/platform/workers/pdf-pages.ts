@@ -50,6 +50,12 @@ export async function readPdfPage(page: PDFPageProxy, tools: PdfTools): Promise<
   };
 }
 
+/** How many comments somebody wrote on a page: they are no words of it. */
+export async function countComments(page: PDFPageProxy): Promise<number> {
+  const notes = (await page.getAnnotations()) as readonly { subtype?: string; contentsObj?: { str?: string } }[];
+  return notes.filter((a) => a.subtype !== 'Link' && a.subtype !== 'Popup' && a.contentsObj?.str?.trim()).length;
+}
+
 /** The font's own name, once the page's fonts are known; before that it is not bold. */
 function isBold(page: PDFPageProxy, fontName: string): boolean {
   if (!page.commonObjs.has(fontName)) return false;
