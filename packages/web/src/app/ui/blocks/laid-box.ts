@@ -44,8 +44,14 @@ const STEP = 0.05;
       </div>
     }
     @if (isTooLarge() && !open()) {
-      <button class="unfold" type="button" [attr.inert]="inert() ? '' : null" (click)="unfold()">
-        {{ done() ? '✓ ' : '' }}{{ name() }}
+      <button
+        class="unfold"
+        type="button"
+        [attr.inert]="inert() ? '' : null"
+        [attr.aria-label]="(done() ? '✓ ' : '') + name()"
+        (click)="unfold()"
+      >
+        <span>{{ done() ? '✓ ' : '' }}{{ label() || name() }}</span>
       </button>
     }
   `,
@@ -70,6 +76,7 @@ const STEP = 0.05;
       overflow: hidden;
     }
     .unfold {
+      container-type: size;
       position: absolute;
       inset: 0;
       width: 100%;
@@ -81,6 +88,10 @@ const STEP = 0.05;
       font-weight: 650;
       line-height: 1.1;
       overflow: hidden;
+    }
+    /* As large as the place allows, and never below 13 px. */
+    .unfold span {
+      font-size: clamp(13px, 60cqh, 1em);
     }
     dialog {
       max-width: min(820px, 92vw);
@@ -110,6 +121,8 @@ export class LaidBox {
   readonly content = input.required<TemplateRef<{ $implicit: boolean }>>();
   /** What the button and the panel are called. */
   readonly name = input('Open');
+  /** What the button says, where its name is too long. */
+  readonly label = input('');
   /** Whether it is answered. */
   readonly done = input(false);
   /** Looked at only: nothing on it can be pressed. */

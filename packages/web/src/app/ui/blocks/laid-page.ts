@@ -33,7 +33,7 @@ type LearnerPage = LearnerPackage['pages'][number];
             [style.width.%]="r?.w"
             [style.height.%]="r?.h"
           >
-            <lv-laid-box [name]="nameOf(b)" [done]="isDone(b)" [content]="one" />
+            <lv-laid-box [name]="nameOf(b)" [label]="labelOf(b)" [done]="isDone(b)" [content]="one" />
             <ng-template #one let-laid>
               <ng-container *ngTemplateOutlet="block(); context: { $implicit: b, laid }" />
             </ng-template>
@@ -80,6 +80,10 @@ export class LaidPage {
   protected nameOf(b: LearnerBlock): string {
     const n = this.numbers().get(b.id);
     return n ? `Open question ${n}` : 'Open';
+  }
+  protected labelOf(b: LearnerBlock): string {
+    const n = this.numbers().get(b.id);
+    return n ? `Open ${n}` : '';
   }
   protected isDone(b: LearnerBlock): boolean {
     return this.done().has(b.id);
