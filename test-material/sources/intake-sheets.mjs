@@ -719,4 +719,30 @@ export const SHEETS = [
     secrets: ['Mars', 'ANSWER KEY'],
     learners: ['Stars'],
   },
+  {
+    file: 'questions-in-a-table.html',
+    html: `<h1>What time is it?</h1><table><tr><td>1. Half past six</td><td>______</td></tr><tr><td>2. Quarter to four</td><td></td></tr></table><p>Answers</p><table><tr><td>1</td><td>6:30</td></tr><tr><td>2</td><td>3:45</td></tr></table>`,
+    keys: [
+      ['Half past six', ['6:30']],
+      ['Quarter to four', ['3:45']],
+    ],
+    secrets: ['6:30', '3:45'],
+    learners: ['What time is it?'],
+  },
+  {
+    file: 'key-in-brackets.md',
+    text: `# Sums with a key
+
+1. 5 + 5 = ____
+2. Where is the key? ____
+
+(Answers: 1. 10, 2. The key is under the mat)
+`,
+    keys: [
+      ['5 + 5', ['10']],
+      ['Where is the key', ['The key is under the mat']],
+    ],
+    secrets: ['under the mat'],
+    learners: ['Sums with a key'],
+  },
 ];

@@ -214,6 +214,23 @@ function plainPage(parts: readonly Part[], m: Making): Proposal[] {
   });
 }
 
+/** A table whose rows are numbered questions with room beside them, as those questions. */
+function rowsAsQuestions(parts: readonly Part[]): Part[] {
+  return parts.flatMap((p): Part[] => {
+    if (p.kind !== 'table') return [p];
+    const isRow = (r: readonly string[]) => {
+      const [first = '', ...rest] = r;
+      return asQuestion(first) !== null && rest.length > 0 && rest.every((c) => c.trim() === '' || isWritingLine(c));
+    };
+    if (p.rows.length === 0 || !p.rows.every(isRow)) return [p];
+    return p.rows.map((r): Part => ({
+      kind: 'paragraph',
+      text: `${r[0] ?? ''} ________`,
+      ...(p.box ? { box: p.box } : {}),
+    }));
+  });
+}
+
 /** Bulleted paragraphs that follow each other, as one list. */
 function withLists(parts: readonly Part[]): Part[] {
   const out: Part[] = [];
@@ -282,7 +299,7 @@ function readPage(piece: Piece, c: Counting, m: Making): Later[] {
   c.fresh = true;
   // Numbers of a page go on from its first, wherever that is.
   let lastNumber = 0;
-  for (const p of withLists(piece.parts)) {
+  for (const p of withLists(rowsAsQuestions(piece.parts))) {
     const d = draft as Draft | null;
     // Bullets right under a numbered question are its choices.
     if (p.kind === 'list' && d && d.number !== null && p.items.length > 1 && !d.choices.length && !d.lines) {

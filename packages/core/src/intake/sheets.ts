@@ -1,6 +1,6 @@
 import { linesOf, type Placed } from './apart';
 import { entriesInLine, entriesInTable, givesAnswer, type KeyEntry } from './keys';
-import { asChoice } from './marks';
+import { asChoice, asQuestion } from './marks';
 import { labelOf } from './teacher-label';
 import { partsAt } from '../spaces';
 
@@ -43,7 +43,8 @@ export function keyGroups(parts: readonly Placed[], at: number): KeyGroup[] {
     else if (part.kind === 'heading') named(part.text);
     else
       for (const whole of linesOf(part)) {
-        const label = labelOf(whole);
+        // A numbered line that speaks of answers or keys is an answer.
+        const label = asQuestion(whole) ? null : labelOf(whole);
         const line = label?.rest ?? whole;
         if (label && label.strength !== 'hint') named(label.words);
         const entries = entriesInLine(line.replace(/\*\*/g, ''));

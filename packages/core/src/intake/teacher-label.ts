@@ -173,7 +173,11 @@ export function labelOf(line: string): Label | null {
     if (m[0].startsWith('.') && /\s\d{1,3}$/.test(head)) continue;
     const found = named(head);
     if (found && found.strength !== 'hint')
-      return { ...found, words: head.trim(), rest: text.slice(m.index + m[0].length).replace(/^[\s*:–—-]+/u, '') };
+      return {
+        ...found,
+        words: head.trim(),
+        rest: within(head, text.slice(m.index + m[0].length)).replace(/^[\s*:–—-]+/u, ''),
+      };
     if (found && /[:：]/.test(m[0])) return { ...found, words: head.trim(), rest: text.slice(m.index + 1).trim() };
   }
   const running = runningLabel(text);
@@ -181,6 +185,10 @@ export function labelOf(line: string): Label | null {
   const alone = text.length <= MOST_LETTERS + 4 ? named(text) : null;
   return alone && { ...alone, words: text, rest: '' };
 }
+
+/** What follows a label that stands in brackets, without the bracket that closes them. */
+const within = (head: string, rest: string): string =>
+  /^[*\s]*[([]/.test(head) && /[)\]]\s*$/.test(rest) ? rest.trimEnd().slice(0, -1) : rest;
 
 /** "Teacher notes Put the clocks out first": no sign ends the label, but the words after it begin a sentence. */
 function runningLabel(text: string): Label | null {
