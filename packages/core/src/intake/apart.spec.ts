@@ -70,6 +70,7 @@ describe('the answers of a key', () => {
     ['1. 3.5 2. 4.2 3. 10', ['1 3.5', '2 4.2', '3 10']],
     ['1-b, 2-c', ['1 b', '2 c']],
     ['1. on the bus, 2. the driver', ['1 on the bus', '2 the driver']],
+    ['1. 3 + 4 = 7 shells', ['1 3 + 4 = 7 shells']],
     ['The tide turns at 6:30', []],
   ])('on a line: %s', (line, entries) =>
     expect(entriesInLine(line).map((e) => `${e.number} ${e.words}`)).toEqual(entries),

@@ -19,11 +19,16 @@ const JUMP = 3;
 
 const trimmed = (words: string): string => trimOf(words.replace(/^[\s,;|–-]+/u, ''), /[\s,;|]/u, 'end');
 
+/** The sign behind a mark's number. */
+const signOf = (m: RegExpMatchArray | undefined): string => m?.[0].replace(/^.*\d/s, '').trim().charAt(0) ?? '';
+
 /** Marks of a run that go up from the first, each with what stands up to the next. */
 function run(line: string, marks: readonly RegExpMatchArray[]): KeyEntry[] {
   const taken: { number: number; from: number; to: number }[] = [];
   for (const m of marks) {
     const number = Number(m[1]);
+    // All of a row have one sign: in "1. 3 + 4 = 7" the four begins nothing.
+    if (signOf(m) !== signOf(marks[0])) continue;
     const last = taken.at(-1);
     if (last && !(number > last.number && number <= last.number + JUMP)) continue;
     taken.push({ number, from: m.index ?? 0, to: (m.index ?? 0) + m[0].length });
