@@ -48,7 +48,7 @@ import { Place } from '../place';
     }
     .pair {
       display: grid;
-      grid-template-columns: minmax(6em, 16em) minmax(0, 1fr);
+      grid-template-columns: minmax(0, 16em) minmax(45%, 1fr);
       gap: 14px;
       align-items: center;
       max-width: 44em;
