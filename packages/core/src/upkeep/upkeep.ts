@@ -72,7 +72,9 @@ export function masterChanges(before: Content, after: Content): MasterChange[] {
       changes.push({ id: block.id, how: 'changed', what: name(after, block.id) });
     else if (was.page !== page.id) changes.push({ id: block.id, how: 'moved', what: name(after, block.id) });
   }
-  for (const id of old.keys()) if (!seen.has(id)) changes.push({ id, how: 'taken out', what: name(before, id) });
+  // What went with its page is said by the page.
+  for (const [id, was] of old)
+    if (!seen.has(id) && pagesAfter.has(was.page)) changes.push({ id, how: 'taken out', what: name(before, id) });
   return changes;
 }
 
