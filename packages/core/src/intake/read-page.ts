@@ -1,0 +1,285 @@
+import { type Rect, rectSchema } from '../activity/parts';
+import type { Making } from '../making';
+import { contentBlock, type Draft, finish, type Proposal, tableToFill, type UnfitKey } from './item-of';
+import { bracketedAnswer, ownAnswer } from './keys';
+import {
+  asBullet,
+  asChoice,
+  asQuestion,
+  asTick,
+  BLANK,
+  blankAtEnd,
+  choicesInLine,
+  isWritingLine,
+  type Marked,
+} from './marks';
+import type { Part } from './material';
+import type { Piece } from './pieces';
+import type { Section } from './sheets';
+
+export function plainPage(parts: readonly Part[], m: Making): Proposal[] {
+  return withLists(parts).flatMap((p): Proposal[] => {
+    const made = contentBlock(p, m);
+    return made ? [{ id: m.newId(), ...made, plain: null, keyed: false }] : [];
+  });
+}
+
+/** A table whose rows are numbered questions with room beside them, as those questions. */
+function rowsAsQuestions(parts: readonly Part[]): Part[] {
+  return parts.flatMap((p): Part[] => {
+    if (p.kind !== 'table') return [p];
+    const isRow = (r: readonly string[]) => {
+      const [first = '', ...rest] = r;
+      return asQuestion(first) !== null && rest.length > 0 && rest.every((c) => c.trim() === '' || isWritingLine(c));
+    };
+    if (p.rows.length === 0 || !p.rows.every(isRow)) return [p];
+    return p.rows.map((r): Part => ({
+      kind: 'paragraph',
+      text: `${r[0] ?? ''} ________`,
+      ...(p.box ? { box: p.box } : {}),
+    }));
+  });
+}
+
+/** Bulleted paragraphs that follow each other, as one list. */
+function withLists(parts: readonly Part[]): Part[] {
+  const out: Part[] = [];
+  for (const p of parts) {
+    const item =
+      p.kind !== 'paragraph' ? null : p.marker === '•' ? p.text : p.marker === undefined ? asBullet(p.text) : null;
+    const last = out.at(-1);
+    if (item === null) out.push(p);
+    else if (last?.kind === 'list') out[out.length - 1] = { ...last, items: [...last.items, item] };
+    else out.push({ kind: 'list', items: [item], ...(p.box ? { box: p.box } : {}) });
+  }
+  return out;
+}
+
+/** How far questions are counted, over all pages. */
+export interface Counting {
+  readonly sections: Section[];
+  last: number;
+  /** Titles since the last question. */
+  headings: string[];
+  /** Whether a page or a title begins, so that numbers may begin anew. */
+  fresh: boolean;
+}
+
+type KeyOf = (section: number, number: number) => string | undefined;
+/** A proposal that is made once the keys are known. */
+type Later = (keyOf: KeyOf, unfit: UnfitKey[]) => Proposal;
+
+/** Counts a question in: with those before it, or in a section of its own where numbers begin anew. */
+function countIn(number: number, c: Counting, at: number): number {
+  const now = c.sections.at(-1);
+  if (!now || (c.fresh && number <= c.last)) c.sections.push({ at, title: c.headings.join(' '), numbers: new Set() });
+  c.sections.at(-1)?.numbers.add(number);
+  c.last = number;
+  c.headings = [];
+  c.fresh = false;
+  return c.sections.length - 1;
+}
+
+export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
+  const out: Later[] = [];
+  let draft: Draft | null = null;
+  let section = -1;
+  const flush = () => {
+    const d = draft as Draft | null;
+    const of = section;
+    if (d)
+      out.push((keyOf, unfit) => finish(d, d.own ?? (d.number === null ? undefined : keyOf(of, d.number)), unfit, m));
+    draft = null;
+  };
+  const begin = (number: number | null, prompt: string, p: Part): Draft => ({
+    number,
+    prompt,
+    choices: [],
+    ticks: [],
+    lines: 0,
+    box: false,
+    answers: [],
+    words: p.box ? [p.box] : [],
+    raw: [],
+  });
+  const content = (p: Part) => {
+    const made = contentBlock(p, m);
+    if (made) out.push(() => ({ id: m.newId(), ...made, plain: null, keyed: false }));
+  };
+  c.fresh = true;
+  // Numbers of a page go on from its first, wherever that is.
+  let lastNumber = 0;
+  for (const p of withLists(rowsAsQuestions(piece.parts))) {
+    const d = draft as Draft | null;
+    // Bullets right under a numbered question are its choices.
+    if (p.kind === 'list' && d && d.number !== null && p.items.length > 1 && !d.choices.length && !d.lines) {
+      d.choices.push(...p.items.map((t, i) => ({ mark: 'ABCDEFGH'[i] ?? '', text: t })));
+      d.raw.push(...p.items);
+      continue;
+    }
+    if (p.kind === 'rule' || p.kind === 'box') {
+      if (d) {
+        if (p.kind === 'rule') d.lines++;
+        else d.box = true;
+        if (p.box) d.answers.push(p.box);
+      }
+      continue;
+    }
+    if (p.kind === 'paragraph') {
+      const whole = p.marker ? `${p.marker} ${p.text}` : p.text;
+      if (isWritingLine(whole)) {
+        if (d) {
+          d.lines += whole.split('\n').length;
+          if (p.box) d.answers.push(p.box);
+        }
+        continue;
+      }
+      const own = d && !d.own ? ownAnswer(whole) : null;
+      if (d && own) {
+        d.own = own;
+        continue;
+      }
+      const inLine = choicesInLine(whole);
+      const choice = asChoice(whole);
+      const tick = asTick(whole);
+      if (d && (inLine.length || choice || tick !== null)) {
+        if (inLine.length) d.choices.push(...inLine);
+        else if (choice) d.choices.push(choice);
+        else d.ticks.push(tick ?? '');
+        d.raw.push(whole);
+        if (p.box) d.words.push(p.box);
+        continue;
+      }
+      const question = asQuestion(whole);
+      // After a title numbers may begin anew.
+      if (question && (isNext(Number(question.mark), lastNumber) || (c.fresh && Number(question.mark) === 1))) {
+        flush();
+        lastNumber = Number(question.mark);
+        section = countIn(lastNumber, c, piece.at);
+        const kept = withoutAnswer(question.text);
+        const tail = splitTail(kept.question);
+        draft = begin(lastNumber, tail.prompt, p);
+        if (kept.answer) draft.own = kept.answer;
+        const blank = blankAt(whole, p.box);
+        if (blank) draft.answers.push(blank);
+        draft.choices.push(...tail.choices);
+        draft.raw.push(kept.answer ? whole.replace(question.text, kept.question) : whole);
+        continue;
+      }
+      // A few words under a numbered question, before any answer place, are still the question.
+      if (d && d.number !== null && !d.choices.length && p.marker === undefined && goesOn(d, whole, p.box)) {
+        d.prompt = `${d.prompt}\n${whole}`.trim();
+        d.raw.push(whole);
+        if (p.box) d.words.push(p.box);
+        continue;
+      }
+      flush();
+      const blanks = [...whole.matchAll(BLANK)].length;
+      if (blanks > 0) {
+        draft = begin(null, whole, p);
+        draft.raw.push(whole);
+        flush();
+        continue;
+      }
+      if (/^\*\*[^*]+\*\*\s?:?$/.test(whole)) titled(c, whole);
+    } else if (
+      p.kind === 'table' &&
+      p.rows.length > 1 &&
+      p.rows.slice(1).some((r) => r.some((c) => c.trim() === '' || isWritingLine(c)))
+    ) {
+      const prompt = d && d.number !== null && !d.choices.length && !d.lines ? d.prompt : '';
+      const number = prompt && d ? d.number : null;
+      const own = d?.own;
+      if (prompt) draft = null;
+      flush();
+      const of = section;
+      out.push((keyOf, unfit) =>
+        tableToFill(
+          p.rows,
+          prompt || 'Fill the table.',
+          number,
+          p.box,
+          own ?? (number === null ? undefined : keyOf(of, number)),
+          unfit,
+          m,
+        ),
+      );
+      continue;
+    }
+    if (p.kind !== 'paragraph') flush();
+    if (p.kind === 'heading') titled(c, p.text);
+    content(p);
+  }
+  flush();
+  return out;
+}
+
+function titled(c: Counting, words: string): void {
+  c.headings.push(words);
+  c.fresh = true;
+}
+
+/** A question without the answer that stands with it, in brackets or on its second line. */
+function withoutAnswer(words: string): { question: string; answer: string | null } {
+  const [first = '', ...more] = words.split('\n');
+  const at = more.findIndex((l) => ownAnswer(l) !== null);
+  if (at >= 0)
+    return {
+      question: [first, ...more.filter((_, i) => i !== at)].join('\n').trim(),
+      answer: ownAnswer(more[at] ?? ''),
+    };
+  const behind =
+    /^([\s\S]{3,}?[.?!:_…])\s+((?:Answer|Ans|Solution|Réponse|Antwort|Lösung|Respuesta|Solución)\s?[:=]\s?[\s\S]+)$/.exec(
+      words,
+    );
+  const inLine = behind ? ownAnswer(behind[2] ?? '') : null;
+  if (behind && inLine) return { question: behind[1] ?? '', answer: inLine };
+  return bracketedAnswer(words) ?? { question: words, answer: null };
+}
+
+/** Whether words under a question are still the question: close below it, and it has no place to answer yet. */
+function goesOn(d: Draft, words: string, box: Rect | undefined): boolean {
+  if (d.own !== undefined || /^\*\*[^*]+\*\*\s?:?$/.test(words)) return false;
+  if (d.lines > 0 || d.box || d.answers.length > 0 || words.length > 300 || blankAtEnd(d.prompt) >= 0) return false;
+  const last = d.words.at(-1);
+  return !box || !last || box.y - (last.y + last.h) < 1.2;
+}
+
+/** Where the blank at the end of a line stands, by its share of the line. */
+function blankAt(words: string, box: Rect | undefined): Rect | undefined {
+  const at = blankAtEnd(words);
+  if (!box || at < 0 || box.h > 2.6) return undefined;
+  const x = box.x + (box.w * at) / words.length;
+  const made = rectSchema.safeParse({ x, y: box.y + box.h, w: box.x + box.w - x, h: 0.5 });
+  return made.success ? made.data : undefined;
+}
+
+/** Whether a number goes on the count; a page may begin anywhere, and "3.5 kg" or "2019." are no questions. */
+const isNext = (n: number, last: number): boolean => (last === 0 ? n < 200 : n > last && n <= last + 3);
+
+const EITHER =
+  /(?<![\p{L}])(true|yes|vrai|oui|richtig|wahr|ja|verdadero|sí)\s{0,9}(?:\/|or|ou|oder|o|,)\s{0,9}(false|no|faux|non|falsch|nein|falso)(?!\p{L})[)\s.?]*$/iu;
+
+const LETTERS = /(?<=[\s(])([TVRW])\s?\/\s?(F)[)\s.]*$/;
+
+/** "Is it wet? A. yes B. no" and "Crabs swim. True / False": the choices at a question's end. */
+function splitTail(words: string): { prompt: string; choices: Marked[] } {
+  const either = EITHER.exec(words) ?? LETTERS.exec(words);
+  if (either) {
+    let end = either.index;
+    while (/[\s(]/.test(words[end - 1] ?? '')) end--;
+    return {
+      prompt: words.slice(0, end).trim(),
+      choices: [
+        { mark: 'A', text: either[1] ?? '' },
+        { mark: 'B', text: either[2] ?? '' },
+      ],
+    };
+  }
+  const at = words.search(/\s[([]?[Aa][.)\]]\s+\S/);
+  if (at > 0) {
+    const choices = choicesInLine(words.slice(at));
+    if (choices.length) return { prompt: words.slice(0, at).trim(), choices };
+  }
+  return { prompt: words, choices: [] };
+}
