@@ -54,7 +54,12 @@ export interface ReviewContext {
 /** What applying gave: edits for the targets that fit, and a reason for each that did not. */
 export interface Applied {
   readonly edits: readonly Edit[];
-  readonly missed: readonly { readonly target: Id; readonly why: string }[];
+  readonly missed: readonly {
+    readonly target: Id;
+    readonly why: string;
+    /** Whether the basis has it, and this version itself leaves it out. */
+    readonly leftOut?: boolean;
+  }[];
   /** Both sides changed the same thing, and the version's words stand until someone decides. */
   readonly unsettled?: boolean;
 }

@@ -3,7 +3,7 @@ import { type Content, findBlock } from '../activity/activity';
 import { type Block } from '../activity/blocks';
 import { type Family, versionOf } from '../activity/family';
 import { derive } from '../derive/derive';
-import { saveRevision } from '../upkeep/resolve';
+import { pendingUpkeep, saveRevision } from '../upkeep/resolve';
 import { act, content, list, newest, page, pool } from '../testing/in-demo';
 import { stamp } from '../testing/random-family';
 import { draftFewerChoices, isDraft } from './drafts';
@@ -97,11 +97,42 @@ describe('what stands after an added block', () => {
     const version = versionOf(both, 'rp-core');
     const first = list(both).find((a) => a.kind === 'insert-block' && a.block.id === 'first');
     if (!version || !first) throw new Error('not added');
-    const left = withoutAdjustment(version, first.id);
+    const left = withoutAdjustment(both, version, first.id);
     expect(left.adjustments.at(-1)).toMatchObject({ after: 'rp-i2' });
     const family = { ...both, versions: both.versions.map((v) => (v.id === 'rp-core' ? left : v)) };
     const ids = page('rp-p2', derive(family, 'rp-core').content).blocks.map((b) => b.id);
     expect(ids.slice(0, 3)).toEqual(['rp-i2', 'second', 'rp-q4']);
+  });
+
+  it('also where what that block stood behind has been left out meanwhile', () => {
+    const text = (id: string, after: string): InPlace => ({
+      did: 'insert-block',
+      pageId: 'rp-p2',
+      after,
+      block: { id, kind: 'text', audience: 'learner', text: id },
+    });
+    const first = act(text('first', 'rp-q4'));
+    const both = act(text('second', 'first'), act({ did: 'remove-block', blockId: 'rp-q4' }, first));
+    const left = act({ did: 'remove-block', blockId: 'first' }, both);
+    expect(pendingUpkeep(left).entries.filter((e) => e.versionId === 'rp-core')).toEqual(
+      pendingUpkeep(pool).entries.filter((e) => e.versionId === 'rp-core'),
+    );
+    const order = (f: Family) => page('rp-p2', derive(f, 'rp-core').whole).blocks.map((b) => b.id);
+    expect(order(left)).toEqual(order(both).filter((id) => id !== 'first'));
+  });
+
+  it('a rewording of a choice that is left out here waits for it, and is no fault', () => {
+    const question = findBlock(content, 'rp-q1')?.block;
+    const wrong = question?.kind === 'single-choice' ? question.options.filter((o) => o.id !== question.key) : [];
+    const [first, second] = wrong.map((o) => o.id);
+    if (!first || !second) throw new Error('the demo changed');
+    const fewer = act({ did: 'remove-options', blockId: 'rp-q1', optionIds: [first] });
+    const reworded = act({ did: 'words', blockId: 'rp-q1', field: `option:${second}`, text: 'Other words' }, fewer);
+    // Brought up to date where it stands, before the rewording.
+    const less = act({ did: 'remove-options', blockId: 'rp-q1', optionIds: [first, second] }, reworded);
+    const said = derive(less, 'rp-core').reports.filter((r) => r.versionId === 'rp-core');
+    expect(list(less).some((a) => a.kind === 'reword' && a.field === `option:${second}`)).toBe(true);
+    expect(said.filter((r) => r.status === 'skipped')).toEqual([]);
   });
 });
 

@@ -85,7 +85,7 @@ function recorded(family: Family, versionId: Id, done: InPlace, stamp: Stamp): V
     }
     case 'remove-block': {
       const inserted = ownInsert(done.blockId);
-      if (inserted) return withoutAdjustment(version, inserted.id);
+      if (inserted) return withoutAdjustment(family, version, inserted.id);
       const block = findBlock(basis, done.blockId)?.block;
       if (!block) throw new CannotRecord('This block is no longer in the basis.');
       if (derived.leftOut.has(done.blockId)) return version;
@@ -177,7 +177,7 @@ function recorded(family: Family, versionId: Id, done: InPlace, stamp: Stamp): V
       const words = [...(done.words ?? proposeWords(page))].map((w) => w.trim()).filter((w) => w !== '');
       const old = list.find((a) => a.kind === 'word-bank' && a.page === place.page);
       if (old?.kind === 'word-bank')
-        return words.length ? swap(old, { ...old, words, was }) : withoutAdjustment(version, old.id);
+        return words.length ? swap(old, { ...old, words, was }) : withoutAdjustment(family, version, old.id);
       if (words.length === 0)
         throw new CannotRecord(
           'This page has no short-text question with a key, so there are no words to propose. Write them yourself.',

@@ -7,7 +7,6 @@ import {
   adjustmentBase,
   type AdjustmentKind,
   type Applied,
-  missed,
   nothing,
   snippet,
   untouched,
@@ -78,7 +77,12 @@ export const reword: AdjustmentKind<Reword> = {
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);
     const basis = block && wordsAt(block, a.field);
-    if (!block || basis === undefined) return missed(a.target, 'The words it changes are no longer there.');
+    if (!block || basis === undefined) {
+      const whole = block && sheet.basisBlock(a.target);
+      // A choice that this version leaves out, or a way to answer that it changed: the basis has the words still.
+      const leftOut = whole !== undefined && wordsAt(whole, a.field) !== undefined;
+      return { edits: [], missed: [{ target: a.target, why: 'The words it changes are no longer there.', leftOut }] };
+    }
     if (basis === a.was) return basis === a.now ? nothing : replacing(block, withWords(block, a.field, a.now));
     const merge = merged(block, a, basis);
     // In conflict the version's own words stand, whole, until someone decides.

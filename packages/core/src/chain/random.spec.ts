@@ -133,7 +133,7 @@ describe('taking an adjustment away', () => {
         const version = family.versions[which % family.versions.length];
         const a = version?.adjustments[at % Math.max(1, version.adjustments.length)];
         if (!version || !a) return SAYS_NOTHING;
-        const less = withoutAdjustment(version, a.id);
+        const less = withoutAdjustment(family, version, a.id);
         const now = { ...family, versions: family.versions.map((v) => (v === version ? less : v)) };
         const before = derive(family, version.id).reports.filter((r) => r.status === 'skipped').length;
         const after = derive(now, version.id).reports.filter((r) => r.status === 'skipped').length;

@@ -186,7 +186,7 @@ class Applied implements Derived {
         tracer.note(e, touch);
       }
       const [gone] = applied.missed;
-      if (gone && sheet.isLeftOut(gone.target))
+      if (gone && (gone.leftOut || sheet.isLeftOut(gone.target)))
         return { ...base, status: 'off', why: 'What it is about is left out here.' };
       if (gone) return { ...base, status: 'skipped', why: gone.why };
       if (applied.unsettled) return { ...base, status: 'unsettled', why: 'Waits for a decision in upkeep.' };

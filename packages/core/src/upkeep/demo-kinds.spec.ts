@@ -89,7 +89,7 @@ describe.each(CASES)('$name', (c) => {
   it('taken away leaves nothing of it and no other without its place', () => {
     const version = versionOf(c.family, c.versionId);
     if (!version) throw new Error('no version');
-    const left = withoutAdjustment(version, c.a.id);
+    const left = withoutAdjustment(c.family, version, c.a.id);
     const family = { ...c.family, versions: c.family.versions.map((v) => (v === version ? left : v)) };
     const before = new Set(derive(c.family, c.versionId).reports.filter((r) => r.status === 'skipped'));
     expect(derive(family, c.versionId).reports.filter((r) => r.status === 'skipped').length).toBe(before.size);

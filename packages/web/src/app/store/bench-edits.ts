@@ -149,7 +149,7 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
   }),
   edit(BenchActions.adjustmentRemoved, {
     run: (doc, { familyId, versionId, adjustmentId }) =>
-      changeVersion(doc, familyId, versionId, (v) => withoutAdjustment(v, adjustmentId)),
+      changeVersion(doc, familyId, versionId, (v, f) => withoutAdjustment(f, v, adjustmentId)),
     label: () => 'remove an adjustment',
   }),
   edit(BenchActions.upkeepDecided, {
