@@ -22,7 +22,6 @@ import {
   questionNumbers,
 } from '@lorvet/core';
 import { LaidPage } from '../ui/blocks/laid-page';
-import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { SheetContext } from '../ui/blocks/sheet-context';
 import { PageMarkView } from '../ui/page-mark';
 import { type Beside, type PaperNote, PaperSheet } from '../ui/paper-sheet';
@@ -36,7 +35,7 @@ export type Trouble = 'full' | 'failing' | 'refused' | null;
 /** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
 @Component({
   selector: 'lv-sheet-view',
-  imports: [LaidPage, LearnerBlockView, PageMarkView, PaperSheet, SwatchMark, ComfortSettings, LucideDynamicIcon],
+  imports: [LaidPage, PageMarkView, PaperSheet, SwatchMark, ComfortSettings, LucideDynamicIcon],
   providers: [SheetContext],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-view.html',
@@ -93,6 +92,8 @@ export class SheetView {
   protected readonly onPaper = computed(() => this.paper() || this.printing());
   /** Whether the teacher's copy is shown. */
   protected readonly withKeys = signal(false);
+  /** Whether the supports agreed for the learner stand on the learner's own sheet: the teacher says so. */
+  protected readonly withSupports = signal(false);
   protected readonly style = computed(() => comfortStyle(withPrint(this.comfort(), this.sheet().show.print)));
   /** The pages as they are turned: of one question each where that was chosen. */
   protected readonly pages = computed(() => {
@@ -120,10 +121,6 @@ export class SheetView {
       };
     }),
   );
-  /** Ids of the questions that have an answer. */
-  protected readonly done = computed(
-    () => new Set(this.items().flatMap((x) => (answerIsEmpty(this.answers()[x.id]) ? [] : [x.id]))),
-  );
   protected readonly blanks = computed(() =>
     this.items()
       .filter((x) => answerIsEmpty(this.answers()[x.id]))
@@ -135,6 +132,14 @@ export class SheetView {
     effect(() => {
       const pages = this.pages().length;
       untracked(() => this.at.set(Math.min(this.at(), Math.max(0, pages - 1))));
+    });
+  }
+
+  /** What the teacher said to what lies on a page's picture: it stands under the picture, by number. */
+  protected saidOn(page: LearnerPackage['pages'][number]) {
+    return page.blocks.flatMap(({ id }) => {
+      const said = page.fixed && page.places[id] ? this.comments()[id] : undefined;
+      return said ? [{ id, said, number: this.numbers().get(id) ?? '' }] : [];
     });
   }
 

@@ -3,6 +3,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   DestroyRef,
+  Directive,
   ElementRef,
   inject,
   input,
@@ -11,15 +12,38 @@ import {
 import { Picture } from './picture';
 
 /** How wide a page over a picture is on the desk at the most, in pixels. */
-export const DESK_WIDTH = 820;
+const DESK_WIDTH = 820;
 
 /** How much narrower an element is than a page on the desk, as a factor. */
-export function deskScale(element: () => HTMLElement) {
+function deskScale(element: () => HTMLElement) {
   const scale = signal(1);
   const seen = new ResizeObserver(([e]) => e && scale.set(e.contentRect.width / DESK_WIDTH || 1));
   afterNextRender(() => seen.observe(element()));
   inject(DestroyRef).onDestroy(() => seen.disconnect());
   return scale.asReadonly();
+}
+
+/** Shows what is in it as large as on the desk, and made as small as the place it fills is here. */
+@Directive({
+  selector: '[lvAsOnDesk]',
+  host: {
+    '[style.--k]': 'scale()',
+    '[style]': 'lvAsOnDesk() ? SHRUNK : null',
+  },
+})
+export class AsOnDesk {
+  readonly lvAsOnDesk = input.required<boolean>();
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly scale = deskScale(() => this.host.nativeElement.parentElement ?? this.host.nativeElement);
+  protected readonly SHRUNK = {
+    inset: '0 auto auto 0',
+    width: 'calc(100% / var(--k))',
+    height: 'calc(100% / var(--k))',
+    transform: 'scale(var(--k))',
+    'transform-origin': '0 0',
+    'font-size': '19px',
+    'line-height': '1.5',
+  };
 }
 
 /**
@@ -28,10 +52,10 @@ export function deskScale(element: () => HTMLElement) {
  */
 @Component({
   selector: 'lv-on-picture',
-  imports: [Picture],
+  imports: [AsOnDesk, Picture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<lv-picture class="under" [assetId]="assetId()" [alt]="alt()" />
-    <div class="over" [class.small]="shrink()" [style.--k]="scale()"><ng-content /></div>`,
+    <div class="over" [lvAsOnDesk]="shrink()"><ng-content /></div>`,
   styles: `
     :host {
       display: block;
@@ -42,16 +66,6 @@ export function deskScale(element: () => HTMLElement) {
       position: absolute;
       inset: 0;
     }
-    /* As large as on the desk, and made as small as the picture is here. */
-    .small {
-      inset: 0 auto auto 0;
-      width: calc(100% / var(--k));
-      height: calc(100% / var(--k));
-      transform: scale(var(--k));
-      transform-origin: 0 0;
-      font-size: 19px;
-      line-height: 1.5;
-    }
   `,
 })
 export class OnPicture {
@@ -59,6 +73,4 @@ export class OnPicture {
   readonly alt = input('');
   /** Whether what is laid over it is shown as on the desk, only smaller. */
   readonly shrink = input(false);
-  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  protected readonly scale = deskScale(() => this.host.nativeElement);
 }

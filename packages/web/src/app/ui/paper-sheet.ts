@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { type Answer, type LearnerPackage, questionNumbers } from '@lorvet/core';
 import { LaidPage } from './blocks/laid-page';
-import { LearnerBlockView } from './blocks/learner-block';
 import { SheetContext } from './blocks/sheet-context';
 import { PageMarkView } from './page-mark';
 import { SwatchMark } from './swatch';
@@ -21,7 +20,7 @@ export interface PaperNote {
 /** A sheet as it is printed: each page with its head on every piece of paper, everything to be answered by pen. */
 @Component({
   selector: 'lv-paper-sheet',
-  imports: [LaidPage, LearnerBlockView, PageMarkView, SwatchMark],
+  imports: [LaidPage, PageMarkView, SwatchMark],
   providers: [SheetContext],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -54,16 +53,8 @@ export interface PaperNote {
             @if (first && s.note) {
               <p class="word">{{ s.note }}</p>
             }
-            <lv-laid-page [page]="p" [numbers]="numbers()">
-              <ng-template #block let-b let-laid="laid">
-                <lv-learner-block
-                  [block]="b"
-                  [class.laid-block]="laid"
-                  [laid]="laid"
-                  [answer]="answers()[b.id]"
-                  [locked]="true"
-                  [number]="numbers().get(b.id) ?? 0"
-                />
+            <lv-laid-page [page]="p" [numbers]="numbers()" [answers]="answers()">
+              <ng-template #beside let-b let-laid="laid">
                 @if (!laid && besideOf(b.id); as words) {
                   <p class="beside">{{ words }}</p>
                 }

@@ -12,7 +12,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { moveRect, type Rect, rectBetween, resizeRect, snapRect } from '@lorvet/core';
-import { deskScale, OnPicture } from './on-picture';
+import { AsOnDesk, OnPicture } from './on-picture';
 
 export interface BoardRect extends Rect {
   readonly id: string;
@@ -34,7 +34,7 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
  */
 @Component({
   selector: 'lv-rect-board',
-  imports: [NgTemplateOutlet, OnPicture],
+  imports: [AsOnDesk, NgTemplateOutlet, OnPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <lv-on-picture
@@ -49,7 +49,7 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
       (dragstart)="$event.preventDefault()"
     >
       @if (content(); as shows) {
-        <div class="as-laid" aria-hidden="true" [style.--k]="scale()">
+        <div class="as-laid" aria-hidden="true" [lvAsOnDesk]="true">
           @for (r of shown(); track r.id) {
             <div class="place" [style.left.%]="r.x" [style.top.%]="r.y" [style.width.%]="r.w" [style.height.%]="r.h">
               <ng-container *ngTemplateOutlet="shows; context: { $implicit: r.id }" />
@@ -104,18 +104,9 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
       user-select: none;
       overflow: hidden;
     }
-    /* What stands on the places, as large as on the desk's widest page and made as small as the picture is here. */
     .as-laid {
       position: absolute;
-      left: 0;
-      top: 0;
-      width: calc(100% / var(--k));
-      height: calc(100% / var(--k));
-      transform: scale(var(--k));
-      transform-origin: 0 0;
       pointer-events: none;
-      font-size: 19px;
-      line-height: 1.5;
     }
     .place {
       position: absolute;
@@ -189,7 +180,6 @@ export class RectBoard {
   readonly content = contentChild<TemplateRef<{ $implicit: string }>>('onPlace');
 
   private readonly board = viewChild.required<OnPicture, ElementRef<HTMLElement>>('board', { read: ElementRef });
-  protected readonly scale = deskScale(() => this.board().nativeElement);
   private readonly grip = signal<Grip | null>(null);
   private readonly start = signal<{ x: number; y: number } | null>(null);
   private readonly held = signal<{ id: string; rect: Rect } | null>(null);

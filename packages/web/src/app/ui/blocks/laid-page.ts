@@ -1,18 +1,27 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, contentChild, input, type TemplateRef } from '@angular/core';
-import type { LearnerBlock, LearnerPackage } from '@lorvet/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  contentChild,
+  input,
+  output,
+  type TemplateRef,
+} from '@angular/core';
+import { type Answer, answerIsEmpty, type LearnerBlock, type LearnerPackage } from '@lorvet/core';
 import { OnPicture } from '../on-picture';
 import { LaidBox } from './laid-box';
+import { LearnerBlockView } from './learner-block';
 
 type LearnerPage = LearnerPackage['pages'][number];
 
 /**
- * A learner's page: blocks one below the other, or answer places laid over a picture that fills the page. The picture
+ * A learner's page, with the answers to it: blocks one below the other, or answer places laid over a picture that fills the page. The picture
  * lies under everything, takes no press and no drag, and is not part of any answer.
  */
 @Component({
   selector: 'lv-laid-page',
-  imports: [LaidBox, OnPicture, NgTemplateOutlet],
+  imports: [LaidBox, LearnerBlockView, NgTemplateOutlet, OnPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let p = page();
@@ -35,15 +44,30 @@ type LearnerPage = LearnerPackage['pages'][number];
           >
             <lv-laid-box [name]="nameOf(b)" [label]="labelOf(b)" [done]="isDone(b)" [content]="one" />
             <ng-template #one let-laid>
-              <ng-container *ngTemplateOutlet="block(); context: { $implicit: b, laid }" />
+              <ng-container *ngTemplateOutlet="whole; context: { $implicit: b, laid }" />
             </ng-template>
           </div>
         }
       </lv-on-picture>
     }
     @for (b of flowing(); track b.id) {
-      <ng-container *ngTemplateOutlet="block(); context: { $implicit: b, laid: false }" />
+      <ng-container *ngTemplateOutlet="whole; context: { $implicit: b, laid: false }" />
     }
+    <ng-template #whole let-b let-laid="laid">
+      <lv-learner-block
+        [block]="b"
+        [class.laid-block]="laid"
+        [laid]="laid"
+        [answer]="answers()[b.id]"
+        [locked]="locked()"
+        [number]="numbers().get(b.id) ?? 0"
+        [under]="under()"
+        (answered)="answered.emit({ id: b.id, answer: $event })"
+      />
+      @if (beside(); as after) {
+        <ng-container *ngTemplateOutlet="after; context: { $implicit: b, laid }" />
+      }
+    </ng-template>
   `,
   styles: `
     :host {
@@ -69,10 +93,13 @@ export class LaidPage {
   readonly shrink = input(false);
   /** The questions' numbers on the sheet. */
   readonly numbers = input<ReadonlyMap<string, number>>(new Map());
-  /** Ids of the questions that are answered. */
-  readonly done = input<ReadonlySet<string>>(new Set());
-  /** How one block is shown: context `{ $implicit: LearnerBlock, laid: boolean }`. */
-  protected readonly block = contentChild.required<TemplateRef<{ $implicit: LearnerBlock; laid: boolean }>>('block');
+  readonly answers = input<Readonly<Record<string, Answer>>>({});
+  readonly locked = input(true);
+  /** What stands under the flap of a block. */
+  readonly under = input<(blockId: string) => Promise<string | undefined>>();
+  readonly answered = output<{ readonly id: string; readonly answer: Answer }>();
+  /** What stands beside a block: context `{ $implicit: LearnerBlock, laid: whether it is on the picture }`. */
+  protected readonly beside = contentChild<TemplateRef<{ $implicit: LearnerBlock; laid: boolean }>>('beside');
   protected readonly laid = computed(() => {
     const p = this.page();
     return p.fixed ? p.blocks.filter((b) => p.places[b.id]) : [];
@@ -86,7 +113,7 @@ export class LaidPage {
     return n ? `Open ${n}` : '';
   }
   protected isDone(b: LearnerBlock): boolean {
-    return this.done().has(b.id);
+    return !answerIsEmpty(this.answers()[b.id]);
   }
   protected readonly flowing = computed(() => {
     const p = this.page();

@@ -1,5 +1,5 @@
-import { Directive, inject, input, linkedSignal, signal } from '@angular/core';
-import { type Answer, answerSchema, type LearnerBlock, mostAt } from '@lorvet/core';
+import { computed, Directive, inject, input, linkedSignal, signal } from '@angular/core';
+import { type Answer, answerSchema, type LearnerBlock, mostAt, textOf } from '@lorvet/core';
 import { SheetContext } from './sheet-context';
 
 /** What every learner's form of a block is given. */
@@ -26,6 +26,15 @@ export abstract class DeskPart<B extends LearnerBlock> {
     this.answer.set(answer);
     this.onAnswer()(answer);
   }
+}
+
+/** A learner's form of a block that is answered with words. */
+@Directive()
+export abstract class WrittenPart<B extends LearnerBlock> extends DeskPart<B> {
+  protected readonly text = computed(() => {
+    const answer = this.answer();
+    return answer ? textOf(answer) : '';
+  });
 }
 
 export type LearnerBlockOf<K extends LearnerBlock['kind']> = Extract<LearnerBlock, { kind: K }>;

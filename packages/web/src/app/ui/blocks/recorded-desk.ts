@@ -11,8 +11,12 @@ import { DeskPart, type LearnerBlockOf } from './part';
     @if (block().title) {
       <p class="title">{{ block().title }}</p>
     }
-    <lv-media [assetId]="block().assetId" [what]="what()" [label]="block().title" />
-    @if (block().transcript) {
+    @if (!paper()) {
+      <lv-media [assetId]="block().assetId" [what]="what()" [label]="block().title" />
+    }
+    @if (paper()) {
+      <p class="said">{{ block().transcript || 'A recording: hear it on the screen, or have it read to you.' }}</p>
+    } @else if (block().transcript) {
       <details>
         <summary>What is said</summary>
         <p>{{ block().transcript }}</p>
@@ -28,6 +32,7 @@ import { DeskPart, type LearnerBlockOf } from './part';
       min-height: 40px;
       cursor: pointer;
     }
+    .said,
     details p {
       white-space: pre-wrap;
     }

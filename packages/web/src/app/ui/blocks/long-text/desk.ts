@@ -1,7 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, viewChild } from '@angular/core';
-import { textOf } from '@lorvet/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, inject, viewChild } from '@angular/core';
 import { Full } from '../../full';
-import { DeskPart, type LearnerBlockOf } from '../part';
+import { type LearnerBlockOf, WrittenPart } from '../part';
 import { Ruled } from '../ruled';
 
 @Component({
@@ -32,14 +31,9 @@ import { Ruled } from '../ruled';
   `,
   styleUrl: '../written.css',
 })
-export class LongTextDesk extends DeskPart<LearnerBlockOf<'long-text'>> {
+export class LongTextDesk extends WrittenPart<LearnerBlockOf<'long-text'>> {
   private readonly full = inject(Full);
   private readonly field = viewChild<ElementRef<HTMLTextAreaElement>>('field');
-  protected readonly text = computed(() => {
-    const answer = this.answer();
-    return answer ? textOf(answer) : '';
-  });
-
   /** A beginning comes after what is there already, on a line of its own. */
   protected begin(starter: string): void {
     const before = this.text().trimEnd();

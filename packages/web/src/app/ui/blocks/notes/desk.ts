@@ -1,6 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { textOf } from '@lorvet/core';
-import { DeskPart, type LearnerBlockOf } from '../part';
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { type LearnerBlockOf, WrittenPart } from '../part';
 import { Ruled } from '../ruled';
 
 @Component({
@@ -22,9 +21,4 @@ import { Ruled } from '../ruled';
     }`,
   styleUrl: '../written.css',
 })
-export class NotesDesk extends DeskPart<LearnerBlockOf<'notes'>> {
-  protected readonly text = computed(() => {
-    const answer = this.answer();
-    return answer ? textOf(answer) : '';
-  });
-}
+export class NotesDesk extends WrittenPart<LearnerBlockOf<'notes'>> {}

@@ -1,6 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { textOf } from '@lorvet/core';
-import { DeskPart, type LearnerBlockOf } from '../part';
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { type LearnerBlockOf, WrittenPart } from '../part';
 
 @Component({
   selector: 'lv-number-desk',
@@ -21,9 +20,4 @@ import { DeskPart, type LearnerBlockOf } from '../part';
   >`,
   styleUrl: '../written.css',
 })
-export class NumberDesk extends DeskPart<LearnerBlockOf<'number'>> {
-  protected readonly text = computed(() => {
-    const answer = this.answer();
-    return answer ? textOf(answer) : '';
-  });
-}
+export class NumberDesk extends WrittenPart<LearnerBlockOf<'number'>> {}

@@ -20,24 +20,17 @@ import { PieceFace } from '../piece-face';
           }
           <lv-piece-face class="grow" [piece]="e" />
           @if (!paper()) {
-            <button
-              type="button"
-              [disabled]="locked() || first"
-              [attr.data-move]="e.id + ' -1'"
-              [attr.aria-label]="'Move up: ' + e.text"
-              (click)="move(i, -1)"
-            >
-              <svg lucideIcon="arrow-up"></svg>
-            </button>
-            <button
-              type="button"
-              [disabled]="locked() || last"
-              [attr.data-move]="e.id + ' 1'"
-              [attr.aria-label]="'Move down: ' + e.text"
-              (click)="move(i, 1)"
-            >
-              <svg lucideIcon="arrow-down"></svg>
-            </button>
+            @for (m of moves; track m.by) {
+              <button
+                type="button"
+                [disabled]="locked() || (m.by < 0 ? first : last)"
+                [attr.data-move]="e.id + ' ' + m.by"
+                [attr.aria-label]="m.says + ': ' + e.text"
+                (click)="move(i, m.by)"
+              >
+                <svg [lucideIcon]="m.icon"></svg>
+              </button>
+            }
           }
         </li>
       }
@@ -96,6 +89,10 @@ import { PieceFace } from '../piece-face';
 })
 export class OrderingDesk extends DeskPart<LearnerBlockOf<'ordering'>> {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly moves = [
+    { by: -1, says: 'Move up', icon: 'arrow-up' },
+    { by: 1, says: 'Move down', icon: 'arrow-down' },
+  ] as const;
   protected readonly said = signal('');
   protected readonly given = computed(() => {
     const answer = this.answer();

@@ -1,6 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { textOf } from '@lorvet/core';
-import { DeskPart, type LearnerBlockOf } from '../part';
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { type LearnerBlockOf, WrittenPart } from '../part';
 
 @Component({
   selector: 'lv-short-text-desk',
@@ -18,9 +17,4 @@ import { DeskPart, type LearnerBlockOf } from '../part';
   />`,
   styleUrl: '../written.css',
 })
-export class ShortTextDesk extends DeskPart<LearnerBlockOf<'short-text'>> {
-  protected readonly text = computed(() => {
-    const answer = this.answer();
-    return answer ? textOf(answer) : '';
-  });
-}
+export class ShortTextDesk extends WrittenPart<LearnerBlockOf<'short-text'>> {}
