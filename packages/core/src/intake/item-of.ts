@@ -2,12 +2,12 @@ import { freshItem, type Id } from '../activity/block';
 import { type Block, type ItemBlock, keyWordsOf } from '../activity/blocks';
 import { type Rect, rectSchema } from '../activity/parts';
 import type { Making } from '../making';
-import { partsAt, trimOf } from '../spaces';
-import { plainWords } from '../work/match-words';
+import { partsAt } from '../spaces';
 import { readNumber } from '../work/read-number';
+import { text } from './content-of';
 import { withoutQuestion } from './keys';
-import { BLANK, isWritingLine, type Marked } from './marks';
-import type { Part } from './material';
+import { BLANK, type Marked } from './marks';
+import { meant } from './meant';
 
 /** One thing the import made of some parts, to be accepted or not. */
 export interface Proposal {
@@ -52,65 +52,6 @@ const LABELS: Partial<Record<Block['kind'], string>> = {
   drawing: 'drawing',
   steps: 'steps',
 };
-
-/** Words as a text block. A number or a dash at a line's beginning is what was written there, not the mark of a list. */
-export const text = (m: Making, words: string): Block => ({
-  id: m.newId(),
-  kind: 'text',
-  audience: 'learner',
-  text: m.fit(
-    words
-      .replace(/^([^\S\n\r\u2028\u2029]*)(\d{1,9})([.)])(?=\s)/gm, '$1$2\\$3')
-      .replace(/^([^\S\n\r\u2028\u2029]*)([-+])(?=\s)/gm, '$1\\$2'),
-    20000,
-  ),
-});
-
-/** What a part is by itself, without a question round it. */
-export function contentBlock(p: Part, m: Making): { block: Block; says: string } | null {
-  switch (p.kind) {
-    case 'heading':
-      return {
-        block: { id: m.newId(), kind: 'heading', audience: 'learner', text: m.fit(p.text, 400), level: p.level },
-        says: 'Heading',
-      };
-    case 'paragraph':
-      return { block: text(m, p.marker ? `${p.marker} ${p.text}` : p.text), says: 'Text' };
-    case 'list':
-      return {
-        block: {
-          id: m.newId(),
-          kind: 'text',
-          audience: 'learner',
-          text: m.fit(p.items.map((i) => `- ${i}`).join('\n'), 20000),
-        },
-        says: `List, ${p.items.length} entries`,
-      };
-    case 'picture':
-      return {
-        block: {
-          id: m.newId(),
-          kind: 'picture',
-          audience: 'learner',
-          assetId: `picture:${p.picture}`,
-          alt: m.fit(p.alt, 1000),
-        },
-        says: 'Picture',
-      };
-    case 'table': {
-      const rows = m.first(p.rows, 200, 'rows').map((r) => ({
-        id: m.newId(),
-        cells: m.first(r, 20, 'cells in a row').map((t) => ({ id: m.newId(), text: m.fit(t, 1000) })),
-      }));
-      return {
-        block: { id: m.newId(), kind: 'table', audience: 'learner', caption: '', header: true, rows },
-        says: `Table, ${rows.length} rows`,
-      };
-    }
-    default:
-      return null;
-  }
-}
 
 function placeOf(d: Draft): Rect | undefined {
   const rect = (x: number, y: number, w: number, h: number): Rect | undefined => {
@@ -184,39 +125,6 @@ interface Made {
   readonly block: ItemBlock;
   /** Why the key was not set, in words that follow it. */
   readonly why?: string;
-}
-
-/** The letters a key names, in capitals: "B", "b)", "A and C", "AC"; empty where it is no such list. */
-function lettersOf(key: string): string[] {
-  const parts = partsAt(key, /[,;&/\s+]|\band\b|\bet\b|\bund\b|\by\b/i).map((w) => trimOf(w, /[()[\].]/));
-  if (parts.length > 0 && parts.every((w) => /^[A-Ha-h]$/.test(w))) return parts.map((w) => w.toUpperCase());
-  return /^[A-H]{2,8}$/.test(key) && new Set(key).size === key.length ? [...key] : [];
-}
-
-const SAME: readonly (readonly string[])[] = [
-  ['true', 't', 'vrai', 'v', 'richtig', 'r', 'wahr', 'verdadero', 'right', 'correct'],
-  ['false', 'f', 'faux', 'falsch', 'falso', 'wrong', 'incorrect'],
-  ['yes', 'y', 'oui', 'o', 'ja', 'j', 'sí', 'si', 's'],
-  ['no', 'n', 'non', 'nein'],
-];
-
-/** The options that a key means: by letters, by their words, by "T" for true, or by a letter with its words. */
-function meant<T extends { readonly text: string; readonly mark: string }>(options: readonly T[], key: string): T[] {
-  const letters = lettersOf(key);
-  const byLetter = options.filter((o) => letters.includes(o.mark));
-  if (letters.length && byLetter.length === letters.length) return byLetter;
-  const same = (a: string, b: string) => plainWords(a) === plainWords(b);
-  const byWords = options.filter((o) => same(o.text, key));
-  if (byWords.length) return byWords;
-  const marked = /^[([]?([A-Ha-h])[.)\]:]?\s+(\S[\s\S]*)$/.exec(key);
-  const both = options.filter((o) => marked && o.mark === marked[1]?.toUpperCase() && same(o.text, marked[2] ?? ''));
-  if (both.length) return both;
-  const set = SAME.find((words) => words.includes(plainWords(key)));
-  const byMeaning = set ? options.filter((o) => set.includes(plainWords(o.text))) : [];
-  if (byMeaning.length === 1) return byMeaning;
-  const parts = partsAt(key, /[,;/]|\band\b|\bet\b|\bund\b|\by\b/i);
-  const each = parts.map((p) => options.find((o) => same(o.text, p)));
-  return parts.length > 1 && each.every((o) => o !== undefined) ? each : [];
 }
 
 function itemOf(d: Draft, key: string | undefined, m: Making): Made {
@@ -313,58 +221,3 @@ function itemOf(d: Draft, key: string | undefined, m: Making): Made {
 
 const DRAW =
   /^\s*(?:draw|sketch|colour in|dessine[rz]?|zeichne|male|dibuja)\b|\b(?:draw (?:a|an|the|your)|dessine (?:un|une|le|la|les)|zeichne (?:ein|eine|einen|die|den|das)|dibuja (?:un|una|el|la|las|los))\b/i;
-
-/** A table with empty cells, as an item. */
-const widest = (rows: readonly (readonly string[])[]): readonly string[] =>
-  rows.reduce((a, b) => (b.length > a.length ? b : a), []);
-
-export function tableToFill(
-  rows: readonly (readonly string[])[],
-  prompt: string,
-  number: number | null,
-  box: Rect | undefined,
-  key: string | undefined,
-  unfit: UnfitKey[],
-  m: Making,
-): Proposal {
-  const [head = [], ...rest] = rows;
-  const width = m.first(widest(rows), 12, 'columns').length;
-  const isBlank = (words: string) => words === '' || isWritingLine(words);
-  const blanks = rest
-    .flatMap((r) => Array.from({ length: width }, (_, i) => (r[i] ?? '').trim()))
-    .filter(isBlank).length;
-  const answers = partsAt(key ?? '', /[,;]/);
-  const fits = answers.length === blanks;
-  if (key !== undefined && !fits && number !== null)
-    unfit.push({
-      number,
-      says: `Question ${number}: “${key.slice(0, 60)}” has ${answers.length} answer${answers.length === 1 ? '' : 's'} for ${blanks} empty cells.`,
-    });
-  let at = 0;
-  const cells = (r: readonly string[]) =>
-    Array.from({ length: width }, (_, i) => {
-      const words = (r[i] ?? '').trim();
-      const blank = isBlank(words);
-      const answer = blank && fits ? answers[at++] : undefined;
-      return { id: m.newId(), text: blank ? '' : m.fit(words, 500), blank, key: answer ? [m.fit(answer, 300)] : [] };
-    });
-  const block: Block = {
-    ...freshItem(m.newId()),
-    prompt: m.fit(prompt, 4000),
-    kind: 'table-fill',
-    points: 2,
-    columns: Array.from({ length: width }, (_, i) => ({ id: m.newId(), text: m.fit(head[i] ?? '', 300) })),
-    rows: m.first(rest, 60, 'rows').map((r) => ({ id: m.newId(), cells: cells(r) })),
-    spellingTolerant: true,
-  };
-  const made = contentBlock({ kind: 'table', rows }, m);
-  return {
-    id: m.newId(),
-    says: `${number === null ? 'A place to answer' : `Question ${number}`}: table to fill, ${rest.length} rows`,
-    ...(number === null ? {} : { number }),
-    block,
-    plain: made?.block ?? null,
-    ...(box ? { place: box } : {}),
-    keyed: isKeyed(block),
-  };
-}

@@ -1,6 +1,7 @@
 import { type Rect, rectSchema } from '../activity/parts';
 import type { Making } from '../making';
-import { contentBlock, type Draft, finish, type Proposal, tableToFill, type UnfitKey } from './item-of';
+import { contentBlock } from './content-of';
+import { type Draft, finish, type Proposal, type UnfitKey } from './item-of';
 import { bracketedAnswer, ownAnswer } from './keys';
 import {
   asBullet,
@@ -16,6 +17,7 @@ import {
 import type { Part } from './material';
 import type { Piece } from './pieces';
 import type { Section } from './sheets';
+import { tableToFill } from './table-of';
 
 export function plainPage(parts: readonly Part[], m: Making): Proposal[] {
   return withLists(parts).flatMap((p): Proposal[] => {
