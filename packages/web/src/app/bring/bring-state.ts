@@ -1,14 +1,6 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
-import { type Audience, type Content, type Id, latest } from '@lorvet/core';
-import {
-  acceptedPages,
-  contentOf,
-  type Decision,
-  type PageChoice,
-  type Proposed,
-  type ProposedPage,
-  type QuestionField,
-} from '@lorvet/core/intake';
+import { inject, Injectable, signal } from '@angular/core';
+import { type Content, type Id, latest, type Page } from '@lorvet/core';
+import { contentOf, type Decision, type ProposedPage, type QuestionField } from '@lorvet/core/intake';
 import { Clock } from '../platform/clock';
 import { textOf } from '../platform/files';
 import { Intake, IntakeProblem } from '../platform/intake';
@@ -17,15 +9,10 @@ import type { Reading } from '../platform/workers/intake.worker';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { PdfPages } from './pdf-pages';
-import { documentKind, isQuestion, broughtMaster, pictureBlocks, picturePages, questionPages } from './brought';
+import { Review } from './review';
+import { documentKind, broughtMaster, pictureBlocks, picturePages, questionPages } from './brought';
 import type { KeptAsset } from '../platform/storage/kept-asset';
 
-export type As = PageChoice['as'];
-interface Choice {
-  readonly as: As;
-  readonly audience: Audience;
-  readonly accepted: ReadonlySet<Id>;
-}
 interface Questions {
   readonly headers: readonly string[];
   readonly rows: number;
@@ -38,6 +25,8 @@ export class BringState {
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly intake = new Intake();
+  /** It is being taken in, or was. */
+  private taking = false;
 
   readonly step = signal<'choose' | 'pages' | 'columns' | 'pictures' | 'review'>('choose');
   readonly fileName = signal('');
@@ -53,86 +42,22 @@ export class BringState {
 
   readonly pictures = signal<readonly KeptAsset[]>([]);
 
-  readonly reading = signal<Reading | null>(null);
-  readonly choices = signal<ReadonlyMap<number, Choice>>(new Map());
-  readonly at = signal(0);
-  /** Decisions that the teacher turned round, by their ids. */
-  private readonly turned = signal<ReadonlyMap<string, Audience>>(new Map());
-
-  readonly pages = computed(() => this.reading()?.proposed.pages ?? []);
-  readonly page = computed<ProposedPage | undefined>(() => this.pages()[this.at()]);
+  readonly review = new Review();
   readonly families = this.work.familyHeads;
-  /** Proposals that are accepted, of those that could be. */
-  readonly counted = computed(() => {
-    const items = this.pages().flatMap((p) => p.proposals.filter(isQuestion).map((x) => ({ n: p.n, x })));
-    const yes = items.filter(({ n, x }) => this.choiceOf(n).as !== 'leave' && this.choiceOf(n).accepted.has(x.id));
-    return { all: items.length, accepted: yes.length, keyed: yes.filter(({ x }) => x.keyed).length };
-  });
 
-  choiceOf(n: number): Choice {
-    return this.choices().get(n) ?? { as: 'leave', audience: 'learner', accepted: new Set() };
-  }
-
-  change(n: number, fields: Partial<Choice>): void {
-    this.choices.set(new Map(this.choices()).set(n, { ...this.choiceOf(n), ...fields }));
-  }
-
-  accept(n: number, id: Id, yes: boolean): void {
-    const accepted = new Set(this.choiceOf(n).accepted);
-    if (yes) accepted.add(id);
-    else accepted.delete(id);
-    this.change(n, { accepted });
-  }
-
-  acceptAll(yes: boolean): void {
-    this.choices.set(
-      new Map(
-        this.pages().map((p) => [
-          p.n,
-          {
-            ...this.choiceOf(p.n),
-            accepted: new Set(p.proposals.filter((x) => yes || !isQuestion(x)).map((x) => x.id)),
-          },
-        ]),
-      ),
-    );
-  }
-
-  isTurned(d: Decision): boolean {
-    return this.turned().has(d.id);
-  }
-
-  /** Takes a part for what it was not taken for, or back: it is proposed anew, and what was chosen stays chosen. */
+  /** Takes a part for what it was not taken for, or back: it is proposed anew. */
   async turn(d: Decision): Promise<void> {
-    const turned = new Map(this.turned());
-    if (!turned.delete(d.id)) turned.set(d.id, d.or);
     await this.guard(async () => {
       this.busy.set({ what: 'Reading it anew', done: 0, of: 0 });
-      const proposed = await this.intake.proposeAgain(turned);
-      const reading = this.reading();
-      if (!reading) return;
-      const page = this.page()?.page;
-      this.turned.set(turned);
-      this.choices.set(carriedOver(reading.proposed, this.choices(), proposed));
-      this.reading.set({ ...reading, proposed });
-      this.at.set(
-        Math.max(
-          0,
-          proposed.pages.findIndex((p) => p.page === page),
-        ),
-      );
+      const turned = this.review.turnedWith(d);
+      this.review.goOn(await this.intake.proposeAgain(turned), turned);
     });
   }
 
-  /** The pages as they will come in, each with what learners get of it; pictures by their places in the reading. */
+  /** A page as it will come in, with what learners get of it; pictures by their places in the reading. */
   pagesTaken(p: ProposedPage) {
-    const reading = this.reading();
-    if (!reading) return [];
-    const pictureOf = new Map(reading.pictures.flatMap((a, i) => (a ? [[i, a.id] as const] : [])));
-    const { as, audience, accepted } = this.choiceOf(p.n);
-    const choice: PageChoice = { n: p.n, as, audience, accepted, ...(as === 'picture' ? { pictureId: 'page' } : {}) };
     let n = 0;
-    return acceptedPages(reading.proposed, [choice], pictureOf, this.fileName(), () => `seen-${++n}`);
+    return this.review.asTaken([p], new Map([[p.n, 'page']]), this.fileName(), () => `seen-${++n}`);
   }
 
   stop(): void {
@@ -146,12 +71,10 @@ export class BringState {
     this.pdf.reset();
     this.step.set('choose');
     this.problem.set(null);
-    this.reading.set(null);
+    this.review.begin(null);
     this.questions.set(null);
     this.pictures.set([]);
     this.badLines.set([]);
-    this.turned.set(new Map());
-    this.at.set(0);
   }
 
   /** Several pictures, or one file of any kind Lorvet reads. */
@@ -172,7 +95,7 @@ export class BringState {
     if (kind) {
       return await this.guard(async () => {
         this.busy.set({ what: `Reading “${file.name}”`, done: 0, of: 0 });
-        this.review(await this.intake.readDocument(file, kind, (done, of) => this.progress(done, of)));
+        this.lookOver(await this.intake.readDocument(file, kind, (done, of) => this.progress(done, of)));
       });
     }
     if (ending === 'csv' || ending === 'tsv') return await this.guard(() => this.openQuestions(file));
@@ -195,7 +118,7 @@ export class BringState {
     await this.guard(async () => {
       await this.pdf.reopen();
       this.busy.set({ what: 'Reading the pages', done: 0, of: pages.length });
-      this.review(await this.intake.readPdf(pages, (done) => this.progress(done)));
+      this.lookOver(await this.intake.readPdf(pages, (done) => this.progress(done)));
     });
   }
 
@@ -212,14 +135,7 @@ export class BringState {
         return;
       }
       const pages = questionPages(questions, () => this.clock.newId());
-      this.review({
-        name: this.fileName(),
-        proposed: { pages, unmatched: [] },
-        pictures: [],
-        left: [],
-        sizes: {},
-        canTurn: false,
-      });
+      this.lookOver(this.plainReading(pages));
     });
   }
 
@@ -230,85 +146,61 @@ export class BringState {
       how === 'blocks'
         ? [pictureBlocks(assets, this.title() || 'Pictures', () => this.clock.newId())]
         : picturePages(assets);
-    this.review({
-      name: this.fileName(),
-      proposed: { pages, unmatched: [] },
-      pictures: assets,
-      left: [],
-      sizes: {},
-      canTurn: false,
-    });
+    this.lookOver(this.plainReading(pages, assets));
   }
 
-  /** Makes a new master, or adds the pages to one. One undo takes all of it back. */
+  /** Makes a new master, or adds the pages to one: its id. One undo takes all of it back. */
   async take(into: Id | null): Promise<Id | null> {
+    // Pressed twice, it is taken once.
+    if (this.taking) return null;
+    this.taking = true;
     let made: Id | null = null;
     await this.guard(async () => {
-      const reading = this.reading();
+      const reading = this.review.reading();
       if (!reading) return;
       const assets = new Map<string, KeptAsset>();
       reading.pictures.forEach((a) => a && assets.set(a.id, a));
-      const pictureOf = new Map(reading.pictures.flatMap((a, i) => (a ? [[i, a.id] as const] : [])));
-      const chosen = reading.proposed.pages.filter((p) => this.choiceOf(p.n).as !== 'leave');
-      const choices: PageChoice[] = [];
+      const chosen = this.review.taken();
+      const drawn = new Map<number, Id>();
       for (const [i, p] of chosen.entries()) {
-        const { as, audience, accepted } = this.choiceOf(p.n);
-        let pictureId: string | undefined;
-        if (as === 'picture') {
-          this.busy.set({ what: 'Drawing the pages', done: i, of: chosen.length });
-          const asset = await this.pictureOfPage(p);
-          if (asset) assets.set(asset.id, asset);
-          pictureId = asset?.id;
-        }
-        const size = reading.sizes[p.page];
-        choices.push({
-          n: p.n,
-          as: as === 'picture' && !pictureId ? 'blocks' : as,
-          audience,
-          accepted,
-          orientation: size && size.width > size.height ? 'landscape' : 'portrait',
-          ...(pictureId ? { pictureId } : {}),
-        });
+        if (this.review.choiceOf(p.n).as !== 'picture') continue;
+        this.busy.set({ what: 'Drawing the pages', done: i, of: chosen.length });
+        const asset = await this.pictureOfPage(p);
+        if (!asset) continue;
+        assets.set(asset.id, asset);
+        drawn.set(p.n, asset.id);
       }
-      const pages = acceptedPages(reading.proposed, choices, pictureOf, this.fileName(), () => this.clock.newId());
+      const pages = this.review.asTaken(chosen, drawn, this.fileName(), () => this.clock.newId());
       if (pages.length === 0) {
         this.problem.set({ message: 'Every page is left out: choose at least one to bring in.', details: [] });
         return;
       }
-      const used = [...assets.values()];
-      const family = into ? await this.work.familyNow(into) : undefined;
-      if (family) {
-        const before = family.draft ?? latest(family).content;
-        const content: Content = { ...before, pages: [...before.pages, ...pages] };
-        this.work.dispatch(
-          BringActions.addedToMaster({
-            familyId: family.id,
-            content,
-            assets: used,
-            label: `bring in “${this.fileName()}”`,
-          }),
-        );
-        made = family.id;
-      } else {
-        const stamp = this.work.stamp(1);
-        const id = stamp.ids[0] ?? this.clock.newId();
-        const fresh = broughtMaster(contentOf(this.title(), pages), `Brought in from ${this.fileName()}`, {
-          ...stamp,
-          id,
-        });
-        this.work.dispatch(
-          BringActions.madeMaster({ family: fresh, assets: used, label: `bring in “${this.fileName()}”` }),
-        );
-        made = id;
-      }
+      made = await this.addPages(pages, [...assets.values()], into);
     });
+    this.taking = made !== null;
     return made;
   }
 
+  private async addPages(pages: readonly Page[], assets: readonly KeptAsset[], into: Id | null): Promise<Id> {
+    const label = `bring in “${this.fileName()}”`;
+    const family = into ? await this.work.familyNow(into) : undefined;
+    if (family) {
+      const before = family.draft ?? latest(family).content;
+      const content: Content = { ...before, pages: [...before.pages, ...pages] };
+      this.work.dispatch(BringActions.addedToMaster({ familyId: family.id, content, assets, label }));
+      return family.id;
+    }
+    const stamp = this.work.stamp(1);
+    const id = stamp.ids[0] ?? this.clock.newId();
+    const fresh = broughtMaster(contentOf(this.title(), pages), `Brought in from ${this.fileName()}`, { ...stamp, id });
+    this.work.dispatch(BringActions.madeMaster({ family: fresh, assets, label }));
+    return id;
+  }
+
   private async pictureOfPage(p: ProposedPage): Promise<KeptAsset | null> {
-    if (!this.pdf.here()) return this.reading()?.pictures[p.page - 1] ?? null;
+    if (!this.pdf.here()) return this.review.reading()?.pictures[p.page - 1] ?? null;
     // What stands on the same page for the teacher is not in a learner's picture.
-    return await this.pdf.picture(p.page, this.choiceOf(p.n).audience === 'learner' ? p.covers : []);
+    return await this.pdf.picture(p.page, this.review.choiceOf(p.n).audience === 'learner' ? p.covers : []);
   }
 
   private async takePictures(files: readonly File[]): Promise<void> {
@@ -340,21 +232,14 @@ export class BringState {
     this.step.set('columns');
   }
 
-  private review(reading: Reading): void {
-    this.reading.set(reading);
-    this.choices.set(
-      new Map(
-        reading.proposed.pages.map((p) => [
-          p.n,
-          {
-            as: p.pictureOnly ? ('picture' as const) : ('blocks' as const),
-            audience: p.audience,
-            accepted: new Set(p.proposals.map((x) => x.id)),
-          },
-        ]),
-      ),
-    );
-    this.at.set(0);
+  /** What has no file behind it that could be read otherwise. */
+  private plainReading(pages: readonly ProposedPage[], pictures: readonly KeptAsset[] = []): Reading {
+    return { name: this.fileName(), proposed: { pages, unmatched: [] }, pictures, left: [], sizes: {}, canTurn: false };
+  }
+
+  private lookOver(reading: Reading): void {
+    this.review.begin(reading);
+    this.taking = false;
     this.step.set('review');
   }
 
@@ -371,27 +256,4 @@ export class BringState {
       this.busy.set(null);
     }
   }
-}
-
-const sameAs = (p: ProposedPage): string => `${p.page} ${p.audience} ${p.decided?.id ?? ''}`;
-
-/** What was chosen for the pages that are the same in a new reading; for others, all that is proposed. */
-function carriedOver(old: Proposed, choices: ReadonlyMap<number, Choice>, fresh: Proposed): Map<number, Choice> {
-  return new Map(
-    fresh.pages.map((p) => {
-      const before = old.pages.find((o) => sameAs(o) === sameAs(p));
-      const choice = before && choices.get(before.n);
-      const same = before && choice && before.proposals.length === p.proposals.length;
-      return [
-        p.n,
-        {
-          as: choice?.as ?? (p.pictureOnly ? ('picture' as const) : ('blocks' as const)),
-          audience: choice?.audience ?? p.audience,
-          accepted: new Set(
-            p.proposals.filter((_, i) => !same || choice.accepted.has(before.proposals[i]?.id ?? '')).map((x) => x.id),
-          ),
-        },
-      ];
-    }),
-  );
 }

@@ -17,8 +17,9 @@ import { QUESTION_FIELD_LABELS, QUESTION_FIELDS, type QuestionField } from '@lor
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
-import { type As, BringState } from './bring-state';
+import { BringState } from './bring-state';
 import { isQuestion } from './brought';
+import { type As } from './review';
 import type { KeptAsset } from '../platform/storage/kept-asset';
 
 /** What a decision is turned into, on its button. */
@@ -45,6 +46,7 @@ export class Bring {
   /** The master it is for; a new one where none is named. */
   readonly into = input<string>();
   protected readonly state = inject(BringState);
+  protected readonly review = this.state.review;
   private readonly router = inject(Router);
   private readonly notice = inject(Notice);
   protected readonly over = signal(false);
@@ -58,11 +60,11 @@ export class Bring {
   protected readonly pageNumbers = computed(() => Array.from({ length: this.state.pdf.count() }, (_, i) => i + 1));
   protected readonly masters = computed(() => this.state.families().map((f) => ({ id: f.id, title: f.title })));
   protected readonly where = computed(() => this.target() ?? this.into() ?? '');
-  protected readonly canBePicture = computed(() => this.state.pdf.here() || this.state.page()?.pictureOnly);
+  protected readonly canBePicture = computed(() => this.state.pdf.here() || this.review.page()?.pictureOnly);
   protected readonly proposals = computed(() => {
-    const page = this.state.page();
+    const page = this.review.page();
     if (!page) return [];
-    const choice = this.state.choiceOf(page.n);
+    const choice = this.review.choiceOf(page.n);
     return page.proposals.slice(0, this.most()).map((p) => ({
       ...p,
       question: isQuestion(p),
@@ -73,27 +75,27 @@ export class Bring {
     }));
   });
   /** How many proposals of the page are drawn: a long document opens at once. */
-  protected readonly most = linkedSignal({ source: () => this.state.at(), computation: () => SHOWN });
-  protected readonly hidden = computed(() => Math.max(0, (this.state.page()?.proposals.length ?? 0) - this.most()));
+  protected readonly most = linkedSignal({ source: () => this.review.at(), computation: () => SHOWN });
+  protected readonly hidden = computed(() => Math.max(0, (this.review.page()?.proposals.length ?? 0) - this.most()));
 
   /** What was decided on this page of the file, and what might have been. */
   protected readonly decisions = computed(() => {
-    const page = this.state.page();
-    const proposed = this.state.reading()?.proposed;
-    if (!page || !proposed || !this.state.reading()?.canTurn) return [];
+    const page = this.review.page();
+    const proposed = this.review.reading()?.proposed;
+    if (!page || !proposed || !this.review.reading()?.canTurn) return [];
     const near = (proposed.near ?? []).filter(
-      (d) => d.id.startsWith(`${page.page}.`) && (page.audience === 'learner' || this.state.isTurned(d)),
+      (d) => d.id.startsWith(`${page.page}.`) && (page.audience === 'learner' || this.review.isTurned(d)),
     );
     return [...(page.decided ? [page.decided] : []), ...near].map((d) => ({
       d,
-      turn: this.state.isTurned(d) ? 'Decide as before' : TURNED[d.or],
+      turn: this.review.isTurned(d) ? 'Decide as before' : TURNED[d.or],
     }));
   });
 
   /** Whether the page is shown as a learner gets it. */
   protected readonly asLearner = signal(false);
   protected readonly learners = computed(() => {
-    const page = this.state.page();
+    const page = this.review.page();
     if (!page || !this.asLearner()) return [];
     return this.state
       .pagesTaken(page)
@@ -109,7 +111,7 @@ export class Bring {
 
   private readonly stripLength = signal(SHOWN);
   /** The pages listed so far: a long file opens at once. */
-  protected readonly strip = computed(() => this.state.pages().slice(0, this.stripLength()));
+  protected readonly strip = computed(() => this.review.pages().slice(0, this.stripLength()));
 
   protected growStrip(): void {
     this.stripLength.update((n) => n + SHOWN);
@@ -121,12 +123,12 @@ export class Bring {
 
   /** The page as it stands in the file, where it has a look of its own. */
   protected readonly looks = computed(() => {
-    const page = this.state.page();
+    const page = this.review.page();
     if (!page) return null;
     const large = this.state.pdf.large();
     if (this.state.pdf.here())
       return large?.n === page.page ? large.url : (this.state.pdf.thumbs().get(page.page) ?? null);
-    const asset = page.pictureOnly ? this.state.reading()?.pictures[page.page - 1] : null;
+    const asset = page.pictureOnly ? this.review.reading()?.pictures[page.page - 1] : null;
     return asset ? this.urlOf(asset) : null;
   });
 
@@ -135,7 +137,7 @@ export class Bring {
   constructor() {
     inject(DestroyRef).onDestroy(() => this.urls.forEach((url) => URL.revokeObjectURL(url)));
     effect(() => {
-      const n = this.state.step() === 'review' ? this.state.page()?.page : undefined;
+      const n = this.state.step() === 'review' ? this.review.page()?.page : undefined;
       if (n !== undefined) untracked(() => void this.state.pdf.enlarge(n));
     });
   }
@@ -178,23 +180,23 @@ export class Bring {
   }
 
   protected setAs(value: string): void {
-    const page = this.state.page();
+    const page = this.review.page();
     const way = this.ways.find((w) => w.as === value);
-    if (page && way) this.state.change(page.n, { as: way.as });
+    if (page && way) this.review.change(page.n, { as: way.as });
   }
 
   protected setAudience(value: string): void {
-    const page = this.state.page();
+    const page = this.review.page();
     // What was set apart is read for its questions where it is the learners' after all.
     if (page?.decided && page.audience !== 'learner' && value === 'learner') void this.state.turn(page.decided);
     else if (page && (value === 'learner' || value === 'teacher' || value === 'key'))
-      this.state.change(page.n, { audience: value });
+      this.review.change(page.n, { audience: value });
   }
 
   protected async take(): Promise<void> {
     const id = await this.state.take(this.where() || null);
     if (!id) return;
-    const n = this.state.pages().filter((p) => this.state.choiceOf(p.n).as !== 'leave').length;
+    const n = this.review.taken().length;
     this.notice.done(`${n} page${n === 1 ? '' : 's'} brought in`, 'One undo takes them back.');
     void this.router.navigate(['/bench', id]);
   }
@@ -207,7 +209,7 @@ export class Bring {
 
   private pictureIn(block: Block): string | null {
     if (block.kind !== 'picture') return null;
-    const reading = this.state.reading();
+    const reading = this.review.reading();
     const at = /^picture:(\d+)$/.exec(block.assetId)?.[1];
     const asset =
       at === undefined ? reading?.pictures.find((p) => p?.id === block.assetId) : reading?.pictures[Number(at)];
