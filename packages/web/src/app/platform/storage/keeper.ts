@@ -1,48 +1,20 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import {
-  type Copy,
-  INDEX_NAMES,
-  type IndexName,
-  type IndexPatch,
-  merge3,
-  mergeCopies,
-  patched,
-  WORKSPACE_FORMAT,
-} from '@lorvet/core';
+import { INDEX_NAMES, type IndexName, type IndexPatch } from '@lorvet/core';
 import { Asides } from './asides';
 import { BOXES } from './boxes-token';
-import { Generation, type Put } from './generation';
+import { type Arrival, Drafts, patchedBy } from './drafts';
+import { Generation } from './generation';
 import { Known } from './known';
 import { type LateEntry, lateOnes, putLate } from './late';
-import { faultsOf, keyOf, type Kind, placeOf, putsOf, type Wrapped } from './record-places';
+import { keyOf, type Kind, placeOf, type Wrapped } from './record-places';
 import { readGenerations, Turns } from './root';
 import { goodOf, readStored, readStoredList, type Stored } from './stored';
-import { type Batch, type Change, type Pending, type Refused, Waiting } from './waiting';
+import { type Batch, type Change, type Refused, Waiting } from './waiting';
 
+export type { Arrival } from './drafts';
 export type { Change, Refused } from './waiting';
 
-/** What became of a record; null: it is there no more. */
-export interface Arrival {
-  readonly kind: Kind;
-  readonly id: string;
-  readonly value: unknown;
-}
-
-/** What a batch comes to: what is to be written, how often each was, and what this tab does not know yet. */
-interface Draft {
-  readonly puts: Put[];
-  readonly revs: Map<string, number>;
-  readonly arrivals: Arrival[];
-}
-
 type Message = { readonly from: string; readonly keys: readonly string[] };
-
-/** A part of the index as it was stored, with what is still to be written to it. */
-function patchedBy(found: Stored | undefined, patches: readonly IndexPatch[]): unknown {
-  let part: unknown = goodOf(found)?.data;
-  for (const patch of patches) part = patched(part, patch) ?? undefined;
-  return part;
-}
 
 const LONGEST_PAUSE_MS = 60_000;
 
@@ -61,6 +33,7 @@ export class Keeper {
 
   private readonly records = new Known();
   private readonly waiting = new Waiting();
+  private readonly drafts = new Drafts(this.records, this.waiting, this.asides, (kind, id) => this.stored(kind, id));
   private running: Promise<void> | null = null;
   private retry: ReturnType<typeof setTimeout> | undefined;
   private failures = 0;
@@ -224,10 +197,10 @@ export class Keeper {
         if (kept && JSON.stringify(kept.data) === JSON.stringify(value)) continue;
         if (kept) this.known(kind, id, kept.wrapped);
         if ((kept?.wrapped.rev ?? 0) === rev) changes.push({ kind, id, before: kept?.data, after: value });
-        else if (kind === 'copies' && kept && value !== null) {
-          const both = mergeCopies((base as Copy | null) ?? undefined, kept.data as Copy, value as Copy, now());
-          changes.push({ kind, id, before: kept.data, after: both });
-        } else await this.asides.put(keyOf(kind, id), OVERTAKEN, value, false);
+        else if (kind === 'copies') {
+          const both = await this.drafts.joined({ kind, id, value, base: base ?? undefined }, kept?.data);
+          if (both !== undefined) changes.push({ kind, id, before: kept?.data, after: both });
+        } else await this.drafts.overtaken(kind, id, value);
         any = true;
       }
       if (changes.length || late.patches.length) this.write(changes, late.patches);
@@ -274,72 +247,22 @@ export class Keeper {
     putLate(this.tab, null);
   }
 
-  private async commit({ pending, patches }: Batch): Promise<void> {
+  private async commit(batch: Batch): Promise<void> {
     const generation = this.generation;
     if (!generation) throw new Error('Nothing is open.');
     const alone = await this.turns.take();
-    if (!alone && !(await this.isStillThere(generation.id))) return await this.setAllAside(pending);
-    const draft: Draft = { puts: [], revs: new Map(), arrivals: [] };
-    for (const [key, entry] of pending) await this.draftRecord(draft, key, entry, alone);
-    for (const [key, list] of byKey(patches)) await this.draftPart(draft, key, list, alone);
+    if (!alone && !(await this.isStillThere(generation.id))) return await this.setAllAside(batch.pending);
+    const { puts, revs, arrivals } = await this.drafts.of(batch, alone);
     this.refused.set(this.waiting.refused);
-    await generation.write(draft.puts);
+    await generation.write(puts);
     // What was done while this was written follows from the time before: joined again when it is written itself.
     this.gather();
-    const { revs, arrivals } = draft;
     const later = new Set(arrivals.map((a) => keyOf(a.kind, a.id)).filter((key) => this.waiting.hasLater(key)));
     for (const [key, rev] of revs) if (!later.has(key)) this.records.setRev(key, rev);
-    const keys = [...new Set([...pending.keys(), ...byKey(patches).keys()])];
-    if (draft.puts.length) this.channel?.postMessage({ from: this.tab, keys } satisfies Message);
+    const keys = [...new Set([...batch.pending.keys(), ...batch.patches.map((p) => keyOf(p.in, p.id))])];
+    if (puts.length) this.channel?.postMessage({ from: this.tab, keys } satisfies Message);
     const news = arrivals.filter((a) => !later.has(keyOf(a.kind, a.id)));
     if (news.length) this.listener(news);
-  }
-
-  /** What is to be written of a changed record: it, or it joined with what another tab wrote, or nothing. */
-  private async draftRecord(draft: Draft, key: string, entry: Pending, alone: boolean): Promise<void> {
-    const { kind, id, value, base } = entry;
-    const why = value === null ? [] : faultsOf(kind, value);
-    if (why.length) return this.waiting.hold(key, entry, why);
-    this.waiting.release(key);
-    // What nobody else can have written since it was read need not be looked at again.
-    const certain = alone && this.records.has(key);
-    const kept = certain ? undefined : goodOf(await this.stored(kind, id));
-    const rev = certain ? this.records.rev(key) : (kept?.wrapped.rev ?? 0);
-    if (rev === this.records.rev(key)) {
-      draft.puts.push(...putsOf(kind, id, this.wrapFor(draft, key, rev + 1), value, base));
-      if (value === null) draft.revs.set(key, 0);
-      return;
-    }
-    // Another tab was quicker.
-    const both = await this.together(entry, kept?.data);
-    if (kept) this.records.setPlace(key, kept.wrapped.place);
-    if (both === undefined) {
-      draft.revs.set(key, rev);
-      draft.arrivals.push({ kind, id, value: kept?.data ?? null });
-      return;
-    }
-    draft.puts.push(...putsOf(kind, id, this.wrapFor(draft, key, rev + 1), both, kept?.data));
-    draft.arrivals.push({ kind, id, value: both });
-  }
-
-  /** What is to be written of a part of the index: all patches to it in one. */
-  private async draftPart(draft: Draft, key: string, list: readonly IndexPatch[], alone: boolean): Promise<void> {
-    const [first] = list;
-    if (!first) return;
-    const last = list.at(-1);
-    const part =
-      last && 'put' in last && last.put !== undefined
-        ? last.put
-        : patchedBy(await this.stored(first.in, first.id), list);
-    draft.puts.push(...putsOf(first.in, first.id, this.wrapFor(draft, key, 0), part ?? null, undefined));
-    if (!alone) draft.arrivals.push({ kind: first.in, id: first.id, value: part ?? null });
-  }
-
-  private wrapFor({ revs }: Draft, key: string, rev: number): (data: unknown) => Wrapped {
-    return (data) => {
-      revs.set(key, rev);
-      return { format: WORKSPACE_FORMAT, rev, place: this.records.place(key), data };
-    };
   }
 
   /** Whether what this tab works on is kept still: as the workspace, or put away. */
@@ -356,19 +279,6 @@ export class Keeper {
     for (const [key, { value }] of pending) if (value !== null) await this.asides.put(key, EXCHANGED, value, false);
   }
 
-  /** Both changes in one; undefined where theirs has to stand, and mine was set aside. */
-  private async together({ kind, id, value, base }: Pending, theirs: unknown): Promise<unknown> {
-    if (kind === 'copies' && theirs && value)
-      return mergeCopies(base as Copy | undefined, theirs as Copy, value as Copy, now());
-    if (theirs !== undefined && value !== null) {
-      const both = merge3(base, theirs, value);
-      if (!both.lost && faultsOf(kind, both.value).length === 0) return both.value;
-    }
-    // What this tab took away and the other changed stays; there is nothing of its own to keep.
-    if (value !== null) await this.asides.put(keyOf(kind, id), OVERTAKEN, value, false);
-    return undefined;
-  }
-
   private async stored(kind: Kind, id: string): Promise<Stored | undefined> {
     return this.generation ? await readStored(this.generation, kind, id) : undefined;
   }
@@ -376,19 +286,6 @@ export class Keeper {
 
 const isIndex = (kind: Kind): kind is IndexName => INDEX_NAMES.some((n) => n === kind);
 const EXCHANGED = 'Another tab put another workspace in the place of the one this belongs to.';
-const OVERTAKEN = 'Another tab changed the same at the same moment. Its change stands; this one is kept here.';
-const now = () => new Date().toISOString();
-
-function byKey(patches: readonly IndexPatch[]): Map<string, IndexPatch[]> {
-  const out = new Map<string, IndexPatch[]>();
-  for (const patch of patches) {
-    const key = keyOf(patch.in, patch.id);
-    const list = out.get(key);
-    if (list) list.push(patch);
-    else out.set(key, [patch]);
-  }
-  return out;
-}
 
 /** The kinds that keys speak of, by kind. */
 export function placesIn(keys: readonly string[]): { kind: Kind; id: string }[] {
