@@ -182,6 +182,7 @@ describe('every kind of adjustment', () => {
     'from-activity',
   ]);
 
+  const alone = { before: undefined, rewords: () => false };
   it.each(Object.keys(cases) as (keyof typeof adjustmentKinds)[])(
     '%s is recorded, kept, described, judged, taken back, and told from what is gone',
     (kind) => {
@@ -192,7 +193,7 @@ describe('every kind of adjustment', () => {
       expect(adjustmentSchema.parse(JSON.parse(JSON.stringify(a)))).toEqual(a);
       expect(kindOfAdjustment(a).describe(a, content)).toMatch(sentence);
       expect(kindOfAdjustment(a).judge(a, { basis: content, lost: new Set() }).why).toMatch(/\.$/);
-      expect(kindOfAdjustment(a).review(a, new Sheet(content), {})).toEqual({ outcome: 'untouched' });
+      expect(kindOfAdjustment(a).review(a, new Sheet(content), alone)).toEqual({ outcome: 'untouched' });
       const sheet = new Sheet(content);
       const context = { learner: { name: 'Ansel', interests: 'boats, rope' } };
       const back = inverseOf(kindOfAdjustment(a), a, sheet, context);
@@ -217,7 +218,7 @@ describe('every kind of adjustment', () => {
       const gone = kindOfAdjustment(a).apply(a, new Sheet(bare), context);
       expect(gone.edits).toEqual([]);
       expect(gone.missed[0]?.why).toMatch(/no longer there/);
-      expect(kindOfAdjustment(a).review(a, new Sheet(bare), {}).outcome).not.toBe('untouched');
+      expect(kindOfAdjustment(a).review(a, new Sheet(bare), alone).outcome).not.toBe('untouched');
     },
   );
 });

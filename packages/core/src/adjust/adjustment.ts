@@ -51,6 +51,14 @@ export interface ReviewContext {
   readonly source?: (familyId: Id) => { readonly revision: number; readonly content: Content } | undefined;
 }
 
+/** What the review of one adjustment knows besides: of its version, and of the master as it was. */
+export interface Reviewing extends ReviewContext {
+  /** The master when the version was last up to date with it. */
+  readonly before: Content | undefined;
+  /** Whether the version rewords these words of a block. */
+  readonly rewords: (target: Id, field: string) => boolean;
+}
+
 /** What applying gave: edits for the targets that fit, and a reason for each that did not. */
 export interface Applied {
   readonly edits: readonly Edit[];
@@ -179,7 +187,7 @@ export interface AdjustmentKind<A extends { id: Id }> {
   apply(a: A, sheet: Sheet, context: ApplyContext): Applied;
   /** A sentence a parent understands. `basis` is what it is applied to. */
   describe(a: A, basis: Content): string;
-  review(a: A, sheet: Sheet, context: ReviewContext): Review<A>;
+  review(a: A, sheet: Sheet, context: Reviewing): Review<A>;
   /** What it does to what is asked: the computed judgement and its why (docs/decisions). */
   judge(a: A, context: JudgeContext): Judged;
   /** The adjustment with words of the teacher's own in place of the proposed ones, where its question is about words. */

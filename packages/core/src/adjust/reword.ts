@@ -7,6 +7,7 @@ import {
   adjustmentBase,
   type AdjustmentKind,
   type Applied,
+  type Reviewing,
   nothing,
   snippet,
   untouched,
@@ -31,8 +32,14 @@ export type Reword = z.infer<typeof schema>;
 
 const isRich = (b: Block, field: string): boolean => (b.kind === 'text' || b.kind === 'passage') && field === 'text';
 
-const merged = (b: Block | undefined, a: Reword, basis: string) =>
-  (b && isRich(b, a.field) ? mergeRich : mergeText)(a.was, basis, a.now);
+/**
+ * Both changes in one text. Where nothing of the rewording would be left, and yet the basis does not say what it said,
+ * that is no answer: someone decides.
+ */
+function merged(b: Block | undefined, a: Reword, basis: string) {
+  const merge = (b && isRich(b, a.field) ? mergeRich : mergeText)(a.was, basis, a.now);
+  return merge.text === basis && basis !== a.now ? { ...merge, clean: false } : merge;
+}
 
 const flat = (text: string): string => text.replace(/\s+/g, ' ').trim();
 
@@ -41,6 +48,7 @@ function parted(
   a: Reword,
   sheet: Sheet,
   basis: string,
+  { rewords }: Reviewing,
 ): { first: string; second: string; next: Block; its: string } | null {
   if (basis.length >= a.was.length) return null;
   const page = sheet.pageOf(a.target);
@@ -48,14 +56,20 @@ function parted(
   const next = page?.blocks[at + 1];
   const its = next && wordsAt(next, a.field);
   // Most changes are no parting: lengths that do not add up say so at once.
-  if (!next || its === undefined || Math.abs(basis.length + its.length + 1 - a.was.length) > 8) return null;
+  if (
+    !next ||
+    its === undefined ||
+    rewords(next.id, a.field) ||
+    Math.abs(basis.length + its.length + 1 - a.was.length) > 8
+  )
+    return null;
   if (flat(`${basis} ${its}`) !== flat(a.was)) return null;
   const cut = cutAlike(flat(a.was), flat(basis), flat(a.now));
   return cut && { first: cut[0], second: cut[1], next, its };
 }
 
-/** The block that took in the words of one that is gone, where there is just one. */
-function joinedInto(a: Reword, sheet: Sheet): { block: Block; text: string } | null {
+/** The block that took in the words of one that is gone, where there is just one, and the version does not reword it. */
+function joinedInto(a: Reword, sheet: Sheet, { before, rewords }: Reviewing): { block: Block; text: string } | null {
   if (flat(a.was).length < 12) return null;
   const found = sheet.allPages().flatMap((p) =>
     p.blocks.flatMap((block) => {
@@ -63,7 +77,10 @@ function joinedInto(a: Reword, sheet: Sheet): { block: Block; text: string } | n
       return text?.includes(a.was) ? [{ block, text }] : [];
     }),
   );
-  return found.length === 1 ? (found[0] ?? null) : null;
+  const [only, ...more] = found;
+  if (!only || more.length || rewords(only.block.id, a.field)) return null;
+  const was = before && findBlock(before, only.block.id)?.block;
+  return was && wordsAt(was, a.field)?.includes(a.was) ? null : only;
 }
 
 export const reword: AdjustmentKind<Reword> = {
@@ -102,11 +119,11 @@ export const reword: AdjustmentKind<Reword> = {
       ? modification('The new wording says the answer.')
       : accommodation('Other words for the same question.');
   },
-  review(a, sheet) {
+  review(a, sheet, context) {
     const block = sheet.basisBlock(a.target);
     const basis = block && wordsAt(block, a.field);
     if (basis === undefined) {
-      const home = block ? null : joinedInto(a, sheet);
+      const home = block ? null : joinedInto(a, sheet, context);
       if (home)
         return {
           outcome: 'carried',
@@ -134,7 +151,7 @@ export const reword: AdjustmentKind<Reword> = {
         why: 'The basis now says what this version said already.',
         result: null,
       };
-    const two = parted(a, sheet, basis);
+    const two = parted(a, sheet, basis, context);
     if (two)
       return {
         outcome: 'carried',
@@ -167,7 +184,9 @@ export const reword: AdjustmentKind<Reword> = {
       choices: [
         { choice: 'master', label: "Take the master's", result: null },
         { choice: 'version', label: "Keep the version's", result: settled(a.now) },
-        { choice: 'combined', label: 'Take the combination', result: settled(merge.text) },
+        ...(merge.text === basis
+          ? []
+          : [{ choice: 'combined' as const, label: 'Take the combination', result: settled(merge.text) }]),
       ],
     };
   },

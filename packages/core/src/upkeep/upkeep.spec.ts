@@ -144,6 +144,49 @@ describe('a block parted or joined in the master', () => {
     expect(pendingUpkeep(now).entries).toEqual([]);
   });
 
+  it('does not take it along to a block that said these words before', () => {
+    const both = [
+      text('a', 'The crab hides under a stone. Look.'),
+      text('b', 'The crab hides under a stone.'),
+    ] as const;
+    const now = saved(reworded(page(...both), 'b', 'The crab hides.'), page(both[0]));
+    expect(texts(now)).toEqual(['The crab hides under a stone. Look.']);
+    expect(pendingUpkeep(now).entries.map((e) => e.outcome)).toEqual(['lost']);
+  });
+
+  it('asks where the version words the block that took its words in, or its other part, otherwise already', () => {
+    const also = (family: Family, blockId: string, now: string): Family => {
+      const done = { did: 'words' as const, blockId, field: 'text', text: now };
+      return { ...family, versions: [recordInPlace(family, 'v0', done, stamp)] };
+    };
+    const two = page(text('a', 'The tide is out.'), text('b', 'The crab hides under a stone.'));
+    const joined = saved(
+      also(reworded(two, 'b', 'The crab hides.'), 'a', 'The tide is low.'),
+      page(text('a', 'The tide is out. The crab hides under a stone.')),
+    );
+    expect(texts(joined)).toEqual(['The tide is low. The crab hides under a stone.']);
+    expect(pendingUpkeep(joined).entries.map((e) => e.outcome)).toEqual(['lost']);
+
+    const one = page(text('a', 'One two three. Four five six.'), text('b', 'Four five.'));
+    const parted = saved(
+      also(reworded(one, 'a', 'One three. Four five six.'), 'b', 'Four.'),
+      page(text('a', 'One two three.'), text('b', 'Four five six.')),
+    );
+    expect(texts(parted)).toEqual(['One three.', 'Four.']);
+    expect(pendingUpkeep(parted).entries.map((e) => [e.target, e.outcome])).toEqual([['b', 'to-decide']]);
+  });
+
+  it('asks where nothing of a rewording would be left, and the master does not say the same', () => {
+    const moved = saved(reworded(page(text('a', 'sea rain')), 'a', 'rain'), page(text('a', 'rain sea')));
+    expect(texts(moved)).toEqual(['rain']);
+    const [entry, ...more] = pendingUpkeep(moved).entries;
+    expect([entry?.outcome, entry?.choices.map((c) => c.choice), more]).toEqual([
+      'to-decide',
+      ['master', 'version'],
+      [],
+    ]);
+  });
+
   it('merges marked words with their marks', () => {
     const family = reworded(
       page(text('a', 'The **red** crab hides.\n\n- weed\n- stone')),

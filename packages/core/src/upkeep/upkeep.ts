@@ -3,7 +3,7 @@ import type { Id } from '../activity/block';
 import { wordsOf } from '../activity/blocks';
 import { type Family, latest, type Version, versionOf, versionTree } from '../activity/family';
 import { contentAddress } from '../activity/fingerprint';
-import type { Choice, Review, ReviewContext } from '../adjust/adjustment';
+import type { Choice, Review, ReviewContext, Reviewing } from '../adjust/adjustment';
 import { snippet } from '../adjust/adjustment';
 import { type Adjustment, kindOfAdjustment } from '../adjust/registry';
 import { Sheet } from '../adjust/sheet';
@@ -86,14 +86,28 @@ interface Reviewed {
 /** Reviews a version: once for as long as it and its basis stay the same, so that an edit of one reviews one. */
 function reviewVersion(family: Family, version: Version, context: ReviewContext): Reviewed {
   const basis = derive(family, version.basis);
-  const work = () => reviewOn(basis.whole, version, context);
+  const work = () => reviewOn(basis.whole, version, reviewing(family, version, context));
   // What follows another activity depends on that one too.
   const alone = !version.adjustments.some((a) => a.kind === 'from-activity');
   return alone ? onceOn(basis, version, 'reviewed ', work) : work();
 }
 
+function reviewing(family: Family, version: Version, context: ReviewContext): Reviewing {
+  const reworded = new Set(
+    version.adjustments.flatMap((a) => {
+      if (a.kind === 'reword-instructions') return [`${a.target} text`];
+      return 'field' in a ? [`${a.target} ${a.field}`] : [];
+    }),
+  );
+  return {
+    ...context,
+    before: family.revisions.find((r) => r.n === version.upTo)?.content,
+    rewords: (target, field) => reworded.has(`${target} ${field}`),
+  };
+}
+
 /** Reviews the adjustments of a version against what it is made on now, each after those before it. */
-function reviewOn(basis: Content, version: Version, context: ReviewContext): Reviewed {
+function reviewOn(basis: Content, version: Version, context: Reviewing): Reviewed {
   const sheet = new Sheet(basis);
   const entries: UpkeepEntry[] = [];
   let untouchedCount = 0;
