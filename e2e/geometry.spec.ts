@@ -146,6 +146,6 @@ test('what has no room on its place opens as a panel over the page, and the next
   const panel = page.getByRole('dialog', { name: 'Open question 1' });
   await panel.getByRole('radio').first().check();
   await panel.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByRole('button', { name: '✓ Open question 1' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Open question 1, answered' })).toBeVisible();
   await expect(page.getByRole('textbox')).toHaveValue('beside it');
 });

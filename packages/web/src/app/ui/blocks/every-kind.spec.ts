@@ -1,3 +1,4 @@
+import { Component, inject, input } from '@angular/core';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import {
   type Answer,
@@ -18,6 +19,7 @@ import { type BlockChange, MOST_SEVERAL } from './editor-part';
 import { EDITOR_PARTS } from './editors';
 import { LearnerBlockView } from './learner-block';
 import { DESK_PARTS } from './registry';
+import { SheetContext } from './sheet-context';
 
 const blocks = Object.values(demoWorkspace(Date.UTC(2026, 10, 24)).families)
   .flatMap((f) => latest(f).content.pages)
@@ -123,6 +125,66 @@ describe.each(
       }
       expect(given.some((a) => !answerIsEmpty(a))).toBe(true);
     });
+});
+
+@Component({
+  selector: 'lv-on-paper',
+  imports: [LearnerBlockView],
+  providers: [SheetContext],
+  template: `<lv-learner-block [block]="block()" [number]="1" />`,
+})
+class OnPaper {
+  readonly block = input.required<LearnerBlock>();
+  constructor() {
+    inject(SheetContext).paper.set(true);
+  }
+}
+
+const count = (host: HTMLElement, selector: string) => host.querySelectorAll(selector).length;
+const box = (host: HTMLElement) => count(host, 'input:enabled');
+const ruled = (host: HTMLElement) => count(host, 'lv-ruled i');
+const places = (host: HTMLElement) => count(host, 'lv-place .place');
+const sheet = (host: HTMLElement) => count(host, '.sheet, .board');
+/** What an answer is written on or into, on paper, and how many of it a block of each kind has at least. */
+const TO_WRITE_ON: {
+  [K in BlockKindName]?: (host: HTMLElement, b: Extract<LearnerBlock, { kind: K }>) => [has: number, needs: number];
+} = {
+  'single-choice': (h, b) => [box(h), b.options.length],
+  'multiple-choice': (h, b) => [box(h), b.options.length],
+  'short-text': (h) => [box(h), 1],
+  number: (h) => [box(h), 1],
+  'long-text': (h) => [ruled(h), 3],
+  notes: (h) => [ruled(h), 3],
+  paper: (h) => [ruled(h), 3],
+  voice: (h) => [ruled(h), 3],
+  photo: (h) => [count(h, '.frame'), 1],
+  drawing: (h) => [sheet(h), 1],
+  'picture-writing': (h) => [sheet(h), 1],
+  spots: (h) => [sheet(h), 1],
+  steps: (h, b) => [box(h), b.steps.length],
+  ordering: (h, b) => [count(h, '.box:empty'), b.entries.length],
+  sorting: (h, b) => [places(h), b.groups.length],
+  matching: (h, b) => [places(h), b.left.length],
+  labels: (h, b) => [places(h), b.spots.length],
+  pieces: (h) => [places(h), 2],
+  gaps: (h, b) => [count(h, '.written, .options'), b.gaps.length],
+  'table-fill': (h) => [box(h), 2],
+};
+
+describe('on paper', () => {
+  it.each(ONE_OF_EACH.filter(isItem).map((b) => [b.kind, b] as const))(
+    'there is something to write the answer to %s on, and its hint stands open',
+    async (kind, block) => {
+      const seen = forLearner({ ...block, hint: 'Look at the picture.' }) as LearnerBlock;
+      const opened = await DemoPlace.open(OnPaper, { inputs: { block: seen } });
+      const host = opened.fixture.nativeElement as HTMLElement;
+      const look = TO_WRITE_ON[kind] as ((h: HTMLElement, b: LearnerBlock) => [number, number]) | undefined;
+      const [has, needs] = look?.(host, seen) ?? [0, 1];
+      expect(needs).toBeGreaterThan(0);
+      expect(has).toBeGreaterThanOrEqual(needs);
+      expect(host.textContent).toContain('A hint: Look at the picture.');
+    },
+  );
 });
 
 describe.each(ONE_OF_EACH.filter((b) => b.kind in EDITOR_PARTS).map((b) => [b.kind, b] as const))(

@@ -48,7 +48,7 @@ const STEP = 0.05;
         class="unfold"
         type="button"
         [attr.inert]="inert() ? '' : null"
-        [attr.aria-label]="(done() ? '✓ ' : '') + name()"
+        [attr.aria-label]="name() + (done() ? ', answered' : '')"
         (click)="unfold()"
       >
         <span>{{ done() ? '✓ ' : '' }}{{ label() || name() }}</span>
