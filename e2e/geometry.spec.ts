@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { giveToAnemones, kept, openDemo, sitDown, watchErrors } from './helpers';
+import { giveToAnemones, kept, openDemo, planForAnemones, sitDown, watchErrors } from './helpers';
 
 /** Pictures of five shapes, each with a mark where its answer place is to lie: in hundredths of the picture. */
 const SHAPES = [
@@ -139,6 +139,14 @@ test('what has no room on its place opens as a panel over the page, and the next
   await expect(page.getByText(/Too large for its place: Question 1/)).toBeVisible();
   await page.getByRole('button', { name: /Save as revision/ }).click();
   await kept(page);
+  // The check before giving out names it, and leads there.
+  await planForAnemones(page, 'Little room');
+  const named = page
+    .getByRole('complementary', { name: 'Checks' })
+    .getByRole('listitem')
+    .filter({ hasText: 'question 1' });
+  await expect(named).toHaveText('Master, page 1: question 1');
+  await named.getByRole('link').click();
   await page.getByRole('link', { name: 'Look at the master as a learner' }).click();
   await page.waitForURL('**/look/**');
   await page.getByRole('textbox').fill('beside it');

@@ -118,8 +118,8 @@ export async function sitDown(page: Page, className: string, name: string): Prom
   await page.getByRole('heading', { name: /^Hello/ }).waitFor();
 }
 
-/** Plans a hand-out of a master for the demo's group of three, gives each the master, and gives it out. */
-export async function giveToAnemones(page: Page, title: string): Promise<void> {
+/** Plans a hand-out of a master for the demo's group of three, and gives each the master. */
+export async function planForAnemones(page: Page, title: string): Promise<void> {
   await page.goto('/hand-outs');
   await page.getByRole('button', { name: 'New hand-out' }).click();
   await page.getByRole('button', { name: title }).first().click();
@@ -128,6 +128,11 @@ export async function giveToAnemones(page: Page, title: string): Promise<void> {
   await page.keyboard.press('Escape');
   for (const name of ['Perran', 'Elowen', 'Senara'])
     await page.getByRole('radio', { name: new RegExp(`^Master for ${name}`, 'i') }).check();
+}
+
+/** The same, and gives it out. */
+export async function giveToAnemones(page: Page, title: string): Promise<void> {
+  await planForAnemones(page, title);
   await page.getByRole('button', { name: 'Give out to 3' }).click();
   await expect(page.getByText('Given out', { exact: true })).toBeVisible();
   await kept(page);

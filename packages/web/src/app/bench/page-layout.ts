@@ -15,6 +15,7 @@ import {
 } from '@lorvet/core';
 import { LaidBox } from '../ui/blocks/laid-box';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { DESK_WIDTH } from '../ui/on-picture';
 import { RectBoard } from '../ui/rect-board';
 import { BenchView, nameOf } from './bench-view';
 import { LAID_KINDS } from './kind-groups';
@@ -45,6 +46,7 @@ import { layBlock, moveOnPage, orderByPlace } from './page-edits';
       [alt]="page().fixed?.alt ?? ''"
       [rects]="rects()"
       [chosen]="view.chosen()"
+      [asWideAs]="DESK_WIDTH[page().orientation]"
       (choose)="view.chosen.set($event)"
       (drawn)="draw($event)"
       (changed)="move($event.id, $event.rect)"
@@ -98,6 +100,7 @@ import { layBlock, moveOnPage, orderByPlace } from './page-edits';
 export class PageLayout {
   readonly page = input.required<Page>();
   protected readonly view = inject(BenchView);
+  protected readonly DESK_WIDTH = DESK_WIDTH;
   protected readonly kinds = LAID_KINDS;
   protected readonly kind = signal<string>('short-text');
   /** As on a learner's sheet. */

@@ -25,6 +25,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
+import { NoRoom } from './no-room';
 
 /** Where what a check names is put right. */
 type WayOut = 'suggest' | 'upkeep' | 'who' | 'how' | 'row' | 'bench' | 'card' | 'unused';
@@ -49,7 +50,7 @@ const WAYS_OUT: Readonly<Record<Check['code'], WayOut>> = {
 /** The plan of one hand-out: a loom of learners by versions, and what is still wrong with it. */
 @Component({
   selector: 'lv-plan',
-  imports: [RouterLink, LucideDynamicIcon, SwatchMark, Popover],
+  imports: [RouterLink, LucideDynamicIcon, NoRoom, SwatchMark, Popover],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styleUrl: './plan.css',
@@ -122,6 +123,11 @@ export class Plan {
       where: `${names.get(f.versionId) ?? 'A version'}, ${f.page ? `page ${f.page}` : 'title and note'}`,
       link: f.versionId === null ? ['/bench', family.id] : ['/bench', family.id, f.versionId],
     }));
+  });
+  /** The versions that somebody gets. */
+  protected readonly given = computed(() => {
+    const ids = new Set(this.plan()?.lines.map((l) => l.versionId));
+    return this.columns().filter((c) => ids.has(c.id));
   });
   protected readonly toMend = computed(() => this.checks().filter((c) => c.level === 'mend').length);
   protected readonly toConfirm = computed(() => this.checks().length - this.toMend());

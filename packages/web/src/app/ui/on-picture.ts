@@ -2,6 +2,7 @@ import {
   afterNextRender,
   ChangeDetectionStrategy,
   Component,
+  computed,
   DestroyRef,
   Directive,
   ElementRef,
@@ -12,15 +13,15 @@ import {
 import { Picture } from './picture';
 
 /** How wide a page over a picture is on the desk at the most, in pixels. */
-const DESK_WIDTH = 820;
+export const DESK_WIDTH = { portrait: 820, landscape: 1100 } as const;
 
-/** How much narrower an element is than a page on the desk, as a factor. */
-function deskScale(element: () => HTMLElement) {
-  const scale = signal(1);
-  const seen = new ResizeObserver(([e]) => e && scale.set(e.contentRect.width / DESK_WIDTH || 1));
+/** How wide an element is, in pixels; 0 until that is known. */
+function widthOf(element: () => HTMLElement) {
+  const width = signal(0);
+  const seen = new ResizeObserver(([e]) => e && width.set(e.contentRect.width));
   afterNextRender(() => seen.observe(element()));
   inject(DestroyRef).onDestroy(() => seen.disconnect());
-  return scale.asReadonly();
+  return width.asReadonly();
 }
 
 /** Shows what is in it as large as on the desk, and made as small as the place it fills is here. */
@@ -32,9 +33,11 @@ function deskScale(element: () => HTMLElement) {
   },
 })
 export class AsOnDesk {
-  readonly lvAsOnDesk = input.required<boolean>();
+  /** How wide the page is on the desk, in pixels; 0 where it is shown as it stands. */
+  readonly lvAsOnDesk = input.required<number>();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  protected readonly scale = deskScale(() => this.host.nativeElement.parentElement ?? this.host.nativeElement);
+  private readonly width = widthOf(() => this.host.nativeElement.parentElement ?? this.host.nativeElement);
+  protected readonly scale = computed(() => this.width() / this.lvAsOnDesk() || 1);
   protected readonly SHRUNK = {
     inset: '0 auto auto 0',
     width: 'calc(100% / var(--k))',
@@ -71,6 +74,6 @@ export class AsOnDesk {
 export class OnPicture {
   readonly assetId = input.required<string>();
   readonly alt = input('');
-  /** Whether what is laid over it is shown as on the desk, only smaller. */
-  readonly shrink = input(false);
+  /** How wide it is on the desk, in pixels, where what is laid over it is shown as there, only smaller; else 0. */
+  readonly shrink = input(0);
 }

@@ -12,7 +12,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { moveRect, type Rect, rectBetween, resizeRect, snapRect } from '@lorvet/core';
-import { AsOnDesk, OnPicture } from './on-picture';
+import { AsOnDesk, DESK_WIDTH, OnPicture } from './on-picture';
 
 export interface BoardRect extends Rect {
   readonly id: string;
@@ -49,7 +49,7 @@ type Grip = { id: string; how: 'move' | 'size'; from: { x: number; y: number }; 
       (dragstart)="$event.preventDefault()"
     >
       @if (content(); as shows) {
-        <div class="as-laid" aria-hidden="true" [lvAsOnDesk]="true">
+        <div class="as-laid" aria-hidden="true" [lvAsOnDesk]="asWideAs()">
           @for (r of shown(); track r.id) {
             <div class="place" [style.left.%]="r.x" [style.top.%]="r.y" [style.width.%]="r.w" [style.height.%]="r.h">
               <ng-container *ngTemplateOutlet="shows; context: { $implicit: r.id }" />
@@ -170,6 +170,8 @@ export class RectBoard {
   readonly alt = input('');
   readonly rects = input.required<readonly BoardRect[]>();
   readonly points = input(false);
+  /** How wide the page is on the desk, in pixels. */
+  readonly asWideAs = input<number>(DESK_WIDTH.portrait);
   readonly chosen = input<string | null>(null);
   readonly choose = output<string>();
   readonly drawn = output<Rect>();

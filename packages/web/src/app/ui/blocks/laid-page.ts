@@ -9,7 +9,7 @@ import {
   type TemplateRef,
 } from '@angular/core';
 import { type Answer, answerIsEmpty, type LearnerBlock, type LearnerPackage } from '@lorvet/core';
-import { OnPicture } from '../on-picture';
+import { DESK_WIDTH, OnPicture } from '../on-picture';
 import { LaidBox } from './laid-box';
 import { LearnerBlockView } from './learner-block';
 
@@ -28,10 +28,10 @@ type LearnerPage = LearnerPackage['pages'][number];
     @if (p.fixed; as fixed) {
       <lv-on-picture
         class="laid"
-        [class.wide]="p.orientation === 'landscape'"
+        [style.max-width.px]="DESK_WIDTH[p.orientation]"
         [assetId]="fixed.assetId"
         [alt]="fixed.alt"
-        [shrink]="shrink()"
+        [shrink]="shrink() ? DESK_WIDTH[p.orientation] : 0"
       >
         @for (b of laid(); track b.id) {
           @let r = p.places[b.id];
@@ -42,7 +42,13 @@ type LearnerPage = LearnerPackage['pages'][number];
             [style.width.%]="r?.w"
             [style.height.%]="r?.h"
           >
-            <lv-laid-box [name]="nameOf(b)" [label]="labelOf(b)" [done]="isDone(b)" [content]="one" />
+            <lv-laid-box
+              [name]="nameOf(b)"
+              [label]="labelOf(b)"
+              [done]="isDone(b)"
+              [content]="one"
+              (tooLarge)="tooLarge.emit({ id: b.id, is: $event })"
+            />
             <ng-template #one let-laid>
               <ng-container *ngTemplateOutlet="whole; context: { $implicit: b, laid }" />
             </ng-template>
@@ -74,12 +80,8 @@ type LearnerPage = LearnerPackage['pages'][number];
       display: contents;
     }
     .laid {
-      max-width: 820px;
       justify-self: center;
       user-select: none;
-    }
-    .laid.wide {
-      max-width: 1100px;
     }
     .on-page {
       position: absolute;
@@ -98,8 +100,11 @@ export class LaidPage {
   /** What stands under the flap of a block. */
   readonly under = input<(blockId: string) => Promise<string | undefined>>();
   readonly answered = output<{ readonly id: string; readonly answer: Answer }>();
+  /** What has no room on its place, and opens as a panel; and what has room again. */
+  readonly tooLarge = output<{ readonly id: string; readonly is: boolean }>();
   /** What stands beside a block: context `{ $implicit: LearnerBlock, laid: whether it is on the picture }`. */
   protected readonly beside = contentChild<TemplateRef<{ $implicit: LearnerBlock; laid: boolean }>>('beside');
+  protected readonly DESK_WIDTH = DESK_WIDTH;
   protected readonly laid = computed(() => {
     const p = this.page();
     return p.fixed ? p.blocks.filter((b) => p.places[b.id]) : [];
