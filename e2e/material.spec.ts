@@ -96,6 +96,19 @@ test('what is for the teacher says why, is seen by no learner, and is turned rou
   await read.getByRole('button', { name: 'Decide as before' }).click();
   await expect(page.getByText('6 of 6 accepted, 3 with a key.')).toBeVisible();
   expect(await faults(page), 'review').toEqual([]);
+  // Whoever looks elsewhere meanwhile finds it as it was; turned round and taken at once, it is turned round first.
+  await pages.getByRole('button', { name: /^What time/ }).click();
+  await read.getByRole('checkbox', { name: /^Question 1/ }).uncheck();
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await page.goBack();
+  await expect(page.getByText('5 of 6 accepted')).toBeVisible();
+  await pages.getByRole('button', { name: /^Answers/ }).click();
+  await page.evaluate(() => {
+    for (const name of ['No, it is for learners', 'Take it in', 'Take it in'])
+      [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === name)?.click();
+  });
+  await page.waitForURL('**/bench/*');
+  await expect(page.getByRole('button', { name: /^Text: Answers: 1\) 6:30/ })).toBeVisible();
 });
 
 test('a PDF page as a picture: places proposed, moved by keys, a further one drawn, answered on top of it', async ({

@@ -20,6 +20,7 @@ import { Changes } from '../ui/changes';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { dayIn } from '../ui/when';
+import { figure } from '../ui/tenth';
 
 const STEP = 110;
 const LINE = 44;
@@ -126,8 +127,8 @@ export class History {
         m.items,
         m.words,
         m.readability.wordsPerSentence.toFixed(1),
-        m.readability.figures.kincaid?.toFixed(1) ?? '–',
-        m.readability.figures['dale-chall']?.toFixed(1) ?? '–',
+        figure(m.readability.figures.kincaid),
+        figure(m.readability.figures['dale-chall']),
         m.readability.hardWords.length,
         m.choicesPerItem?.toFixed(1) ?? '–',
         m.minutes.toFixed(0),

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { type Formula, FORMULAS, type FormulaId, LEAST_WORDS, type Measures } from '@lorvet/core';
+import { figure } from '../ui/tenth';
 
 interface Row {
   readonly name: string;
@@ -105,7 +106,7 @@ export class MeasuresTable {
       row(
         f.scale.startsWith('US') ? `Grade (${f.name})` : f.name,
         `${f.source}. ${f.scale}. ${f.limits} Needs ${f.leastWords} words${f.leastSentences > 1 ? ` and ${f.leastSentences} sentences` : ''}.`,
-        (x) => x.readability.figures[f.id]?.toFixed(1) ?? '–',
+        (x) => figure(x.readability.figures[f.id]),
       );
     // A formula that neither text is long enough for says nothing here.
     const figures = FORMULAS.filter(

@@ -30,6 +30,7 @@ import { PageMarkView } from '../ui/page-mark';
 import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
 import { BenchView, nameOf } from './bench-view';
+import { tenth } from '../ui/tenth';
 
 interface Said {
   readonly id: Id;
@@ -250,6 +251,6 @@ export class VersionPage {
       return `${left.options.length} → ${right.options.length}`;
     if (kind !== 'reword') return '';
     const [was, now] = [gradeOf(left), gradeOf(right)];
-    return was !== undefined && now !== undefined ? `grade ${was.toFixed(1)} → ${now.toFixed(1)}` : '';
+    return was !== undefined && now !== undefined ? `grade ${tenth(was)} → ${tenth(now)}` : '';
   }
 }

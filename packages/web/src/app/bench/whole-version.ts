@@ -21,6 +21,7 @@ import { FromElsewhere } from './from-elsewhere';
 import { MeasuresTable } from './measures-table';
 import { VersionChain } from './version-chain';
 import { VersionHere } from './version-here';
+import { tenth } from '../ui/tenth';
 
 /** What a version is as a whole, beside its master, and what can be done with all of it. */
 @Component({
@@ -72,7 +73,7 @@ export class WholeVersion {
     if (!page) return '';
     const m = measurePages([page], []);
     const grade = m.readability.figures.kincaid;
-    return `${m.items} items, ${m.words} words${grade === undefined ? '' : `, grade ${grade.toFixed(1)}`}`;
+    return `${m.items} items, ${m.words} words${grade === undefined ? '' : `, grade ${tenth(grade)}`}`;
   }
   protected readonly personal = computed(() => {
     const s = this.state();

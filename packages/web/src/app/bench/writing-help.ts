@@ -12,6 +12,7 @@ import {
 import { plainRich, readability, sentencesIn, wordsIn } from '@lorvet/core';
 import { Words } from '../platform/words';
 import { Latest } from '../ui/latest';
+import { figure } from '../ui/tenth';
 
 /** A sentence of more words than this is marked as long. */
 const LONG = 14;
@@ -31,8 +32,8 @@ interface Piece {
     <section class="card stack" aria-label="Help with easier words">
       <h3>Easier words</h3>
       <p class="small" role="status">
-        @if (r().figures.kincaid; as g) {
-          Grade {{ g.toFixed(1) }} (Flesch–Kincaid){{ target() === null ? '' : ', to reach ' + target() }}.
+        @if (grade() !== '–') {
+          Grade {{ grade() }} (Flesch–Kincaid){{ target() === null ? '' : ', to reach ' + target() }}.
         } @else {
           Too short for a grade.
         }
@@ -97,6 +98,7 @@ export class WritingHelp {
   protected readonly LONG = LONG;
   private readonly plain = computed(() => plainRich(this.text()));
   protected readonly r = computed(() => readability(this.plain()));
+  protected readonly grade = computed(() => figure(this.r().figures.kincaid));
   protected readonly hard = signal<readonly { word: string; simpler: readonly string[] }[]>([]);
   protected readonly long = computed(() => sentencesIn(this.plain()).filter((s) => wordsIn(s).length > LONG).length);
   protected readonly pieces = computed<Piece[]>(() => {

@@ -8,6 +8,7 @@ import { Stopped } from '../platform/workers/task';
 import type { Reading } from '../platform/workers/intake.worker';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { Latest } from '../ui/latest';
 import { PdfPages } from './pdf-pages';
 import { Review } from './review';
 import { documentKind, broughtMaster, pictureBlocks, picturePages, questionPages } from './brought';
@@ -19,14 +20,23 @@ interface Questions {
   readonly sample: readonly (readonly string[])[];
 }
 
-/** One file on its way in: what was chosen, what was read, what is accepted. Nothing is changed before `take`. */
-@Injectable()
+/**
+ * One file on its way in: what was chosen, what was read, what is accepted. Nothing is changed before `take`. Whoever
+ * goes elsewhere meanwhile finds it as it was.
+ */
+@Injectable({ providedIn: 'root' })
 export class BringState {
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly intake = new Intake();
   /** It is being taken in, or was. */
   private taking = false;
+  /** Decisions are turned round one after the other, and all before it is taken. */
+  private turning: Promise<void> = Promise.resolve();
+  /** Reads the file under review again, where whoever read it was stopped since. */
+  private reread: () => Promise<unknown> = () => Promise.resolve();
+  private stopped = false;
+  private readonly under = new Latest();
 
   readonly step = signal<'choose' | 'pages' | 'columns' | 'pictures' | 'review'>('choose');
   readonly fileName = signal('');
@@ -46,12 +56,16 @@ export class BringState {
   readonly families = this.work.familyHeads;
 
   /** Takes a part for what it was not taken for, or back: it is proposed anew. */
-  async turn(d: Decision): Promise<void> {
-    await this.guard(async () => {
+  turn(d: Decision): Promise<void> {
+    const anew = async () => {
       this.busy.set({ what: 'Reading it anew', done: 0, of: 0 });
+      if (this.stopped) await this.reread();
+      this.stopped = false;
       const turned = this.review.turnedWith(d);
       this.review.goOn(await this.intake.proposeAgain(turned), turned);
-    });
+    };
+    this.turning = this.turning.then(() => this.guard(anew));
+    return this.turning;
   }
 
   /** A page as it will come in, with what learners get of it; pictures by their places in the reading. */
@@ -61,6 +75,7 @@ export class BringState {
   }
 
   stop(): void {
+    this.stopped = true;
     this.intake.stop();
     this.pdf.closed();
     this.busy.set(null);
@@ -68,6 +83,8 @@ export class BringState {
 
   reset(): void {
     this.stop();
+    this.under.begin();
+    this.reread = () => Promise.resolve();
     this.pdf.reset();
     this.step.set('choose');
     this.problem.set(null);
@@ -95,7 +112,7 @@ export class BringState {
     if (kind) {
       return await this.guard(async () => {
         this.busy.set({ what: `Reading “${file.name}”`, done: 0, of: 0 });
-        this.lookOver(await this.intake.readDocument(file, kind, (done, of) => this.progress(done, of)));
+        await this.readFor(() => this.intake.readDocument(file, kind, (done, of) => this.progress(done, of)));
       });
     }
     if (ending === 'csv' || ending === 'tsv') return await this.guard(() => this.openQuestions(file));
@@ -116,9 +133,11 @@ export class BringState {
   async readPages(): Promise<void> {
     const pages = [...this.pdf.chosen()].sort((a, b) => a - b);
     await this.guard(async () => {
-      await this.pdf.reopen();
       this.busy.set({ what: 'Reading the pages', done: 0, of: pages.length });
-      this.lookOver(await this.intake.readPdf(pages, (done) => this.progress(done)));
+      await this.readFor(async () => {
+        await this.pdf.reopen();
+        return await this.intake.readPdf(pages, (done) => this.progress(done));
+      });
     });
   }
 
@@ -154,6 +173,7 @@ export class BringState {
     // Pressed twice, it is taken once.
     if (this.taking) return null;
     this.taking = true;
+    await this.turning;
     let made: Id | null = null;
     await this.guard(async () => {
       const reading = this.review.reading();
@@ -237,23 +257,35 @@ export class BringState {
     return { name: this.fileName(), proposed: { pages, unmatched: [] }, pictures, left: [], sizes: {}, canTurn: false };
   }
 
+  private async readFor(read: () => Promise<Reading>): Promise<void> {
+    this.reread = read;
+    const reading = await read();
+    // Another file was chosen since.
+    if (this.reread !== read) return;
+    this.lookOver(reading);
+    this.stopped = false;
+  }
+
   private lookOver(reading: Reading): void {
     this.review.begin(reading);
     this.taking = false;
     this.step.set('review');
   }
 
+  /** What was begun before and is not done by then says nothing any more. */
   private async guard(work: () => Promise<void>): Promise<void> {
+    const isLast = this.under.begin();
     this.problem.set(null);
     try {
       await work();
     } catch (error) {
+      if (!isLast()) return;
       if (error instanceof IntakeProblem)
         this.problem.set({ message: error.message, details: error.details.filter((d) => d !== 'locked') });
       else if (!(error instanceof Stopped))
         this.problem.set({ message: 'This file could not be read. Nothing was changed.', details: [] });
     } finally {
-      this.busy.set(null);
+      if (isLast()) this.busy.set(null);
     }
   }
 }

@@ -36,7 +36,6 @@ const SHOWN = 40;
 @Component({
   selector: 'lv-bring',
   imports: [LearnerBlockView, LucideDynamicIcon, Near, RouterLink],
-  providers: [BringState],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:paste)': 'pasted($event)' },
   templateUrl: './bring.html',
@@ -198,7 +197,8 @@ export class Bring {
     if (!id) return;
     const n = this.review.taken().length;
     this.notice.done(`${n} page${n === 1 ? '' : 's'} brought in`, 'One undo takes them back.');
-    void this.router.navigate(['/bench', id]);
+    await this.router.navigate(['/bench', id]);
+    this.state.reset();
   }
 
   private shown(block: Block) {
