@@ -4,6 +4,9 @@
  */
 const line = '<span class="line"></span>';
 const H = (n, text) => ({ text, style: `Heading${n}` });
+/** Numbered or lettered by the word processor itself, in its n-th list. */
+const q = (n, text) => ({ text, num: [n, 0] });
+const o = (n, text) => ({ text, num: [n, 1] });
 
 export const SHEETS = [
   {
@@ -744,5 +747,224 @@ export const SHEETS = [
     ],
     secrets: ['under the mat'],
     learners: ['Sums with a key'],
+  },
+  {
+    file: 'birds-numbered-by-word.docx',
+    docx: [
+      H(1, 'Birds of the marsh'),
+      'Choose the best answer.',
+      q(1, 'Which bird has long legs?'),
+      o(1, 'a heron'),
+      o(1, 'a robin'),
+      o(1, 'a duck'),
+      q(1, 'What does it eat?'),
+      o(1, 'seeds'),
+      o(1, 'fish'),
+      o(1, 'bread'),
+      q(1, 'Where does it sleep?'),
+      o(1, 'in trees'),
+      o(1, 'under water'),
+      o(1, 'in the sand'),
+      { pageBreak: true },
+      H(1, 'Answers'),
+      q(2, 'a heron'),
+      q(2, 'fish'),
+      q(2, 'in trees'),
+    ],
+    keys: [
+      ['Which bird', ['a heron']],
+      ['What does it eat', ['fish']],
+      ['Where does it sleep', ['in trees']],
+    ],
+    secrets: ['Answers'],
+    learners: ['under water', 'Choose the best'],
+  },
+  {
+    file: 'water-note-in-a-frame.md',
+    text: `# The water cycle\n\n> **Teacher note:** Give the picture to group 2 first. They need ten minutes more.\n\n1. What rises from the sea?\n2. What falls from clouds?\n3. Where does the river end?\n\n---\n\n**Answers:** 1. vapour; 2. rain; 3. in the sea\n`,
+    keys: [
+      ['What rises', ['vapour']],
+      ['What falls', ['rain']],
+      ['Where does the river', ['in the sea']],
+    ],
+    secrets: ['group 2', 'vapour', 'in the sea'],
+    learners: ['What rises'],
+  },
+  {
+    file: 'answers-upside-down.pdf',
+    html: `<h1>Number puzzles</h1><p>1. 6 + 7 = ${line}</p><p>2. 15 - 8 = ${line}</p><p>3. 9 x 3 = ${line}</p><div style="margin-top:260px;transform:rotate(180deg);font-size:9pt">Answers: 1) 13 2) 7 3) 27</div>`,
+    keys: [
+      ['6 + 7', ['13']],
+      ['15', ['7']],
+      ['9 x 3', ['27']],
+    ],
+    secrets: ['27', 'Answers'],
+    learners: ['Number puzzles'],
+  },
+  {
+    file: 'answer-sheet-to-write-on.md',
+    text: `# Answer sheet\n\nName: ____________\n\nWrite your answers here.\n\n1. ____________\n2. ____________\n\n## Reading: The lost boot\n\n1. Who lost a boot?\n2. Where was it?\n\n## For the teacher: answers\n\n1. Old Bram\n2. in the well\n`,
+    keys: [
+      ['Who lost', ['Old Bram']],
+      ['Where was it', ['in the well']],
+    ],
+    secrets: ['Old Bram', 'in the well'],
+    learners: ['Write your answers here', 'Who lost'],
+  },
+  {
+    file: 'teachers-key-short-lines.md',
+    text: `# Salt and sand\n\nAnswers in full sentences, please.\n\nSolutions: some things melt away in water, and some do not.\n\n1. What does salt do in water?\n2. What does sand do in water?\n\n# Teacher's key\n\n1 It melts away.\n2 It sinks.\n`,
+    keys: [
+      ['What does salt', ['It melts away']],
+      ['What does sand', ['It sinks']],
+    ],
+    secrets: ['It sinks', 'Teacher'],
+    learners: ['full sentences', 'Solutions: some'],
+  },
+  {
+    file: 'white-words.html',
+    html: `<h1>Colours</h1><ol><li>What colour is grass? <span style="color:#fff">green</span></li><li>What colour is snow? <span style="color: white">white</span></li></ol><p>Think first.</p>`,
+    keys: [
+      ['What colour is grass', []],
+      ['What colour is snow', []],
+    ],
+    secrets: ['green'],
+    learners: ['Think first'],
+  },
+  {
+    file: 'parts-on-one-line-each.pdf',
+    html: `<h1>Money</h1><h2>Part A</h2><p>1. How many pence make a pound? ${line}</p><p>2. Which coin is larger?<br>a) 2p<br>b) 5p</p><h2>Part B</h2><p>1. Ivo has 50p and buys a roll for 30p. What is left? ${line}</p><h2>Teacher's answers</h2><p>Part A: 1. 100, 2. a</p><p>Part B: 1. 20p</p>`,
+    keys: [
+      ['How many pence', ['100']],
+      ['Which coin', ['2p']],
+      ['Ivo has', ['20 p']],
+    ],
+    secrets: ["Teacher's answers", '20p'],
+    learners: ['Part B', 'Ivo has'],
+  },
+  {
+    file: 'opposites-in-columns.pdf',
+    html: `<h1>Opposites</h1><div class="cols"><p>1. hot ${line}</p><p>2. big ${line}</p><p>3. wet ${line}</p><p>4. early ${line}</p></div><div class="new"></div><h1>Opposites – Answers</h1><div class="cols"><p>1. cold</p><p>2. small</p><p>3. dry</p><p>4. late</p></div>`,
+    keys: [
+      ['hot', ['cold']],
+      ['big', ['small']],
+      ['wet', ['dry']],
+      ['early', ['late']],
+    ],
+    secrets: ['cold', 'late'],
+    learners: ['Opposites', 'early'],
+  },
+  {
+    file: 'numbers-without-a-sign.md',
+    text: `# The post office\n\nFill in the missing words.\n\n1. You put a ______ on the letter.\n2. The ______ carries the bag.\n3. A letter box is often ______.\n\nWord bank: stamp, red, postwoman\n\nAnswers: 1 stamp, 2 postwoman, 3 red\n`,
+    keys: [
+      ['You put a', ['stamp']],
+      ['The', ['postwoman']],
+      ['A letter box', ['red']],
+    ],
+    secrets: ['1 stamp'],
+    learners: ['Word bank', 'Fill in'],
+  },
+  {
+    file: 'bullets-with-letters.md',
+    text: `# Space quiz\n\n1. What is the sun?\n   - A) a planet\n   - B) a star\n   - C) a moon\n2. What do planets do?\n   - A) stand still\n   - B) go round the sun\n   - C) burn\n\n***\n\nKey: 1-B 2-B\n`,
+    keys: [
+      ['What is the sun', ['a star']],
+      ['What do planets', ['go round the sun']],
+    ],
+    secrets: ['1-B'],
+    learners: ['stand still'],
+  },
+  {
+    file: 'rivers-table-with-titles.docx',
+    docx: [
+      H(1, 'Rivers'),
+      'Answer in the table.',
+      {
+        rows: [
+          ['Question', 'Your answer'],
+          ['1. Where does a river begin?', ''],
+          ['2. What is its mouth?', ''],
+        ],
+      },
+      H(1, 'Answer key'),
+      {
+        rows: [
+          ['Question', 'Answer'],
+          ['1. Where does a river begin?', 'at its source'],
+          ['2. What is its mouth?', 'where it meets the sea'],
+        ],
+      },
+    ],
+    keys: [
+      ['Where does a river', ['at its source']],
+      ['What is its mouth', ['where it meets the sea']],
+    ],
+    secrets: ['at its source', 'meets the sea'],
+    learners: ['Answer in the table'],
+  },
+  {
+    file: 'vrai-faux-une-ligne.docx',
+    docx: [
+      H(1, 'Vrai ou faux ?'),
+      'Écris V ou F.',
+      '1. Le soleil est froid. ___',
+      '2. La glace est de l’eau. ___',
+      '3. Les chats volent. ___',
+      '**Corrigé :** 1 F – 2 V – 3 F',
+    ],
+    keys: [
+      ['Le soleil', ['F']],
+      ['La glace', ['V']],
+      ['Les chats', ['F']],
+    ],
+    secrets: ['1 F'],
+    learners: ['Écris V ou F'],
+  },
+  {
+    file: 'teacher-use-then-solutions.pdf',
+    html: `<h1>Cleaning solutions</h1><p>A cleaner mixes solutions of soap and water.</p><p>1. He needs 3 cups of soap for 9 cups of water. How much soap for 18 cups? ${line}</p><p>2. Which solution is stronger, 1 in 3 or 1 in 6? ${line}</p><h2>Explain your solutions</h2><p>3. How did you find question 1? ${line}</p><p style="font-size:8pt;margin-top:100px">Teacher use only. Solutions 1) 6 cups 2) 1 in 3 3) answers vary</p>`,
+    keys: [
+      ['He needs 3', ['6 cups']],
+      ['Which solution', ['1 in 3']],
+      ['How did you', []],
+    ],
+    secrets: ['Teacher use', 'answers vary'],
+    learners: ['Explain your solutions'],
+  },
+  {
+    file: 'magnets-note-in-a-box.docx',
+    docx: [
+      H(1, 'Magnets'),
+      { rows: [['**Note to teachers:** Magnets are in the blue box. Keep them away from the tablets.']] },
+      q(1, 'What does a magnet pull?'),
+      q(1, 'Does it pull wood?'),
+      q(1, 'What are its two ends called?'),
+      '**Answer Key**',
+      'Q1: iron',
+      'Q2: no',
+      'Q3: poles',
+    ],
+    keys: [
+      ['What does a magnet', ['iron']],
+      ['Does it pull wood', ['no']],
+      ['What are its two', ['poles']],
+    ],
+    secrets: ['blue box', 'iron', 'poles'],
+    learners: ['What does a magnet'],
+  },
+  {
+    file: 'white-words.docx',
+    docx: [
+      H(1, 'Coins'),
+      { text: '1. Which coin is the largest? ', white: 'the crown' },
+      { text: '2. Which coin is the smallest? ', white: 'the farthing' },
+    ],
+    keys: [
+      ['Which coin is the largest', []],
+      ['Which coin is the smallest', []],
+    ],
+    secrets: ['the crown', 'the farthing'],
+    learners: ['Which coin is the largest'],
   },
 ];

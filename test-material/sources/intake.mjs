@@ -9,7 +9,7 @@ const out = new URL('../intake/', import.meta.url);
 mkdirSync(out, { recursive: true });
 const escape = (t) => t.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;');
 
-/** A Word document of paragraphs: strings, or { style, bold, hidden, deleted, comment, pageBreak, rows }. */
+/** A Word document of paragraphs: strings, or { style, num, hidden, deleted, comment, white, pageBreak, rows }. */
 function docx(parts) {
   const w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"';
   let comments = '';
@@ -29,6 +29,7 @@ function docx(parts) {
     if (one.pageBreak) return '<w:p><w:r><w:br w:type="page"/></w:r></w:p>';
     const props = [
       one.style ? `<w:pStyle w:val="${one.style}"/>` : '',
+      one.num ? `<w:numPr><w:ilvl w:val="${one.num[1]}"/><w:numId w:val="${one.num[0]}"/></w:numPr>` : '',
       one.breakBefore ? '<w:pageBreakBefore/>' : '',
     ].join('');
     let body = one.text
@@ -41,6 +42,7 @@ function docx(parts) {
       body += '<w:r><w:commentReference w:id="0"/></w:r>';
       comments = `<?xml version="1.0" encoding="UTF-8"?><w:comments ${w}><w:comment w:id="0" w:author="x"><w:p>${run(one.comment)}</w:p></w:comment></w:comments>`;
     }
+    if (one.white) body += run(one.white, '<w:color w:val="FFFFFF"/>');
     if (one.hiddenRun) body += run(one.hiddenRun, '<w:vanish/>');
     return `<w:p>${props ? `<w:pPr>${props}</w:pPr>` : ''}${body}</w:p>`;
   };
@@ -59,6 +61,29 @@ function docx(parts) {
     'word/styles.xml': `${head}<w:styles ${w}>${styles}</w:styles>`,
     'word/_rels/document.xml.rels': `${head}<Relationships xmlns="${pkg}/relationships"><Relationship Id="rId1" Type="${rel}/styles" Target="styles.xml"/>${comments ? `<Relationship Id="rId2" Type="${rel}/comments" Target="comments.xml"/>` : ''}</Relationships>`,
   };
+  if (parts.some((p) => p.num)) {
+    const level = (n, format, text) =>
+      `<w:lvl w:ilvl="${n}"><w:start w:val="1"/><w:numFmt w:val="${format}"/><w:lvlText w:val="${text}"/></w:lvl>`;
+    const nums = [1, 2, 3].map(
+      (n) =>
+        `<w:num w:numId="${n}"><w:abstractNumId w:val="0"/><w:lvlOverride w:ilvl="0"><w:startOverride w:val="1"/></w:lvlOverride></w:num>`,
+    );
+    files['word/numbering.xml'] =
+      `${head}<w:numbering ${w}><w:abstractNum w:abstractNumId="0">${level(0, 'decimal', '%1.')}${level(1, 'lowerLetter', '%2)')}</w:abstractNum>${nums.join('')}</w:numbering>`;
+    const add = (name, before, what) => {
+      files[name] = files[name].replace(before, what + before);
+    };
+    add(
+      '[Content_Types].xml',
+      '</Types>',
+      `<Override PartName="/word/numbering.xml" ContentType="${word}.numbering+xml"/>`,
+    );
+    add(
+      'word/_rels/document.xml.rels',
+      '</Relationships>',
+      `<Relationship Id="rId3" Type="${rel}/numbering" Target="numbering.xml"/>`,
+    );
+  }
   if (comments) files['word/comments.xml'] = comments;
   return zipSync(Object.fromEntries(Object.entries(files).map(([n, t]) => [n, [strToU8(t), { mtime: '2026-11-01' }]])));
 }

@@ -179,6 +179,21 @@ describe('whatever a file holds, it is taken whole or refused in words', () => {
     expect(() => wordFile(bomb)).toThrow(/made to fill the machine/);
   });
 
+  it('white words of a Word document are left out and named, unless there is a ground behind them', () => {
+    const w = 'xmlns:w="w"';
+    const run = (props: string) => `<w:r><w:rPr><w:color w:val="FFFFFF"/>${props}</w:rPr><w:t>a mole</w:t></w:r>`;
+    const word = (body: string) => {
+      const xml = strToU8(`<w:document ${w}><w:body>${body}</w:body></w:document>`);
+      const { file, left } = wordFile(zipSync({ 'word/document.xml': xml }));
+      return [/mole/.test(strFromU8(unzipSync(new Uint8Array(file))['word/document.xml'] ?? xml)), left];
+    };
+    expect(word(`<w:p>${run('')}</w:p>`)).toEqual([false, ['Hidden words were left out.']]);
+    expect(word(`<w:p>${run('<w:shd w:fill="1F3864"/>')}</w:p>`)).toEqual([true, []]);
+    const cell = (props: string) => `<w:tbl><w:tr><w:tc>${props}<w:p>${run('')}</w:p></w:tc></w:tr></w:tbl>`;
+    expect(word(cell('<w:tcPr><w:shd w:fill="1F3864"/></w:tcPr>'))).toEqual([true, []]);
+    expect(word(cell('<w:tcPr><w:shd w:fill="auto"/></w:tcPr>'))).toEqual([false, ['Hidden words were left out.']]);
+  });
+
   // A pattern that tries each of them again would take minutes here; the time limit of a test is what fails.
   it.each(['.', ' ', '_', '1', 'A. ', '( ', ',', '\n', '…', '*', '_ ', '1 A ', 'then ', '\t', '-', '<b>', '&amp;'])(
     'twenty thousand of “%s” are read in every text',

@@ -21,7 +21,7 @@ export const PAGE_BREAK = 'page-break';
 export const PAGE_BREAK_STYLE = `br[type='page'] => hr.${PAGE_BREAK}:fresh`;
 
 /**
- * A Word document without what its reader does not see: hidden words, deletions and comments are taken out and named,
+ * A Word document without what its reader does not see: hidden words and white ones, deletions and comments are taken out and named,
  * and a page that begins with its paragraph ends the page before. Its parts have been unpacked within the limits and lie
  * in it as they are: whoever reads it cannot be made to unpack more. Throws a Problem as `unzip` does.
  */
@@ -77,7 +77,7 @@ function clean(doc: Document, hidden: ReadonlySet<string>, seen: { hidden: numbe
     if (name === 'del' || name === 'moveFrom') {
       if (words(el)) seen.deleted++;
       gone.push(el);
-    } else if (name === 'r' && isHidden(el, hidden)) {
+    } else if (name === 'r' && (isHidden(el, hidden) || isWhite(el))) {
       if (words(el)) seen.hidden++;
       gone.push(el);
     } else if (name === 'p') {
@@ -102,6 +102,27 @@ function isHidden(run: Element, hidden: ReadonlySet<string>): boolean {
   const paragraph = p && isTag(p) ? child(p, 'pPr') : undefined;
   const of = (paragraph && child(paragraph, 'pStyle'))?.attribs['w:val'];
   return of !== undefined && hidden.has(of);
+}
+
+const isWhiteOr = (el: Element | undefined, name: string): boolean =>
+  el === undefined || /^(?:auto|clear|none|white|ffffff)$/i.test(el.attribs[name] ?? 'auto');
+/** What colours the ground of an element of this name: its properties, and in them a ground. */
+const GROUNDS: Readonly<Record<string, string>> = { r: 'rPr', p: 'pPr', tc: 'tcPr', tbl: 'tblPr' };
+
+/** Whether its words are white, and nothing behind them is coloured: words to be found by whoever marks them. */
+function isWhite(run: Element): boolean {
+  const props = child(run, 'rPr');
+  const colour = props && child(props, 'color');
+  if (!/^ffffff$/i.test(colour?.attribs['w:val'] ?? '')) return false;
+  for (let el: Element | null = run; el; el = el.parent && isTag(el.parent) ? el.parent : null) {
+    const of = child(el, GROUNDS[nameOf(el)] ?? '');
+    const has = (name: string) => (of ? child(of, name) : undefined);
+    // A table's own look, a text box and a page of another colour may be dark.
+    if (has('tblStyle') || nameOf(el) === 'txbxContent') return false;
+    if (!isWhiteOr(has('shd'), 'w:fill') || !isWhiteOr(has('highlight'), 'w:val')) return false;
+    if (nameOf(el) === 'document' && child(el, 'background')) return false;
+  }
+  return true;
 }
 
 /** A paragraph of its own that ends the page. */

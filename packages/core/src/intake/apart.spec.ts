@@ -17,6 +17,9 @@ describe('the words of a title', () => {
     'Marking scheme',
     'Answers to exercise 3',
     'The crab – answers',
+    'Teacher’s key',
+    'For the teacher: answers',
+    'Teacher use only. Solutions 1) six cups 2) none',
     'Unit 4 (answer key)',
     'Corrigé',
     'Réponses',
@@ -71,6 +74,10 @@ describe('the answers of a key', () => {
     ['1-b, 2-c', ['1 b', '2 c']],
     ['1. on the bus, 2. the driver', ['1 on the bus', '2 the driver']],
     ['1. 3 + 4 = 7 shells', ['1 3 + 4 = 7 shells']],
+    ['1 stamp, 2 postwoman, 3 red', ['1 stamp', '2 postwoman', '3 red']],
+    ['1 F – 2 V – 3 F', ['1 F', '2 V', '3 F']],
+    ['1 It melts. 2 It sinks.', ['1 It melts', '2 It sinks.']],
+    ['1 2 pears, 3 plums', ['1 2 pears, 3 plums']],
     ['The tide turns at 6:30', []],
   ])('on a line: %s', (line, entries) =>
     expect(entriesInLine(line).map((e) => `${e.number} ${e.words}`)).toEqual(entries),
@@ -110,6 +117,37 @@ describe('a part for the teacher', () => {
       'learner',
       'key',
     ]);
+  });
+
+  it('in a frame ends with it, unless only its name stands there', () => {
+    const asks = '<p>1. What rises? ____</p><p>2. What falls? ____</p>';
+    const note = '<p><b>Teacher note:</b> Ask group 2 first.</p>';
+    for (const [open, close] of [
+      ['<blockquote>', '</blockquote>'],
+      ['<aside>', '</aside>'],
+      ['<details>', '</details>'],
+      ['<table><tr><td>', '</td></tr></table>'],
+    ])
+      expect(audiences(`<h1>Water</h1>${open}${note}${close}${asks}`)).toEqual(['learner', 'teacher', 'learner']);
+    expect(audiences(`${asks}<blockquote>Answer key</blockquote><p>1. steam</p><p>2. rain</p>`)).toEqual([
+      'learner',
+      'key',
+    ]);
+    // A second frame with more of the key is of the key too.
+    const [one, two] = ['<p>1. steam</p>', '<p>2. rain</p>'].map((x) => `<aside>${x}</aside>`);
+    expect(audiences(`${asks}<aside><p>Answers</p></aside>${one}${two}`)).toEqual(['learner', 'key']);
+  });
+
+  it('that names its parts on one line each gives each part its own answers', () => {
+    const { pages } = propose(
+      read(
+        '<h2>Part A</h2><p>1. What burns? ____</p><p>2. What melts? ____</p><h2>Part B</h2><p>1. What rolls? ____</p>' +
+          '<h2>Answers</h2><p>Part A: 1. wood, 2. ice</p><p>Part B: 1. a ball</p>',
+      ),
+      newId,
+    );
+    const keyed = pages.flatMap((p) => p.proposals).flatMap((p) => (p.keyed ? [p.block] : []));
+    expect(keyed).toMatchObject([{ key: ['wood'] }, { key: ['ice'] }, { key: ['a ball'] }]);
   });
 
   it('says why, and what was turned round comes in as the teacher says, with its questions', () => {

@@ -212,6 +212,9 @@ export function apart(
   const asked: Asked = { numbers: new Set(), words: new Set(), last: 0 };
   let now: Audience = 'learner';
   let rank = 0;
+  /** The frame that the part for the teacher began in, and whether more than its label stands there. */
+  let frame: number | undefined;
+  let filled = false;
   const begin = (audience: Audience, decided?: Decision) => {
     now = audience;
     stretches.push({ audience, parts: [], ...(decided ? { decided } : {}) });
@@ -244,6 +247,10 @@ export function apart(
       };
       if (audience !== 'learner') {
         rank = now === 'learner' ? (own ?? WORDS) : Math.min(rank, own ?? WORDS);
+        if (now === 'learner' || part.frame !== frame) {
+          frame = part.frame;
+          filled = label.rest !== '' || more !== '';
+        }
         begin(audience, decided);
       } else if (judged || decision) {
         // A sentence that speaks of answers is no title.
@@ -252,12 +259,16 @@ export function apart(
         if (now !== 'learner' && (decision || (own !== null && own <= rank))) begin('learner');
       }
     } else if (now !== 'learner') {
+      const leaves = frame !== undefined && part.frame !== frame;
+      if (frame !== undefined && !leaves) filled = true;
       const ends =
-        own !== null && own <= rank
-          ? !(now === 'teacher' && goesOnForTeacher(bare(part))) && !(now === 'key' && stillKeys(flat, i + 1, asked))
-          : newPage && rank >= WORDS
-            ? !stillKeys(flat, i, asked)
-            : (newPage || rank >= BOLD) && asksNext(flat, i, asked);
+        leaves && filled
+          ? !stillKeys(flat, i, asked)
+          : own !== null && own <= rank
+            ? !(now === 'teacher' && goesOnForTeacher(bare(part))) && !(now === 'key' && stillKeys(flat, i + 1, asked))
+            : newPage && rank >= WORDS
+              ? !stillKeys(flat, i, asked)
+              : (newPage || rank >= BOLD) && asksNext(flat, i, asked);
       if (ends) begin('learner');
     }
     if (stretches.length === 0) begin(now);

@@ -3,6 +3,7 @@ import { DomUtils, parseDocument } from 'htmlparser2';
 import { notTooDeep } from '../formats/nesting';
 import { PAGE_BREAK } from '../formats/word';
 import { inSpaces } from '../spaces';
+import { asChoice } from './marks';
 import type { Material, MaterialPage, Part } from './material';
 
 /** Elements of which nothing is read. */
@@ -17,6 +18,7 @@ const SKIPPED = new Set([
   'svg',
   'math',
   'head',
+  'title',
   'nav',
   'form',
   'select',
@@ -55,6 +57,9 @@ const BLOCKS = new Set([
   'thead',
 ]);
 
+/** What stands apart from the words around it. */
+const FRAMES = new Set(['blockquote', 'aside', 'details']);
+
 /** A picture found in HTML: where its bytes are. */
 export interface FoundPicture {
   readonly src: string;
@@ -65,6 +70,11 @@ interface Reading {
   readonly pages: Part[][];
   readonly pictures: FoundPicture[];
   readonly left: Set<string>;
+  /** Selectors of what the file's own styles hide: an element, a class or an id. */
+  readonly hides: ReadonlySet<string>;
+  /** Frames so far, and the one that is read. */
+  frames: number;
+  frame: number | null;
 }
 
 /**
@@ -72,8 +82,10 @@ interface Reading {
  * words or left out, and what is left out is said.
  */
 export function readHtml(html: string, name: string): { material: Material; pictures: readonly FoundPicture[] } {
-  const reading: Reading = { pages: [[]], pictures: [], left: new Set() };
-  walk(notTooDeep(parseDocument(html), name).children, reading, { inline: '' });
+  const doc = notTooDeep(parseDocument(html), name);
+  const hides = hiddenByStyle(doc.children);
+  const reading: Reading = { pages: [[]], pictures: [], left: new Set(), hides, frames: 0, frame: null };
+  walk(doc.children, reading, { inline: '' });
   const pages = reading.pages
     .filter((parts, i) => parts.length > 0 || (i === 0 && reading.pages.length === 1))
     .map((parts, i): MaterialPage => ({ n: i + 1, parts }));
@@ -81,6 +93,15 @@ export function readHtml(html: string, name: string): { material: Material; pict
 }
 
 const partsOf = (r: Reading): Part[] => r.pages[r.pages.length - 1] as Part[];
+const put = (r: Reading, part: Part): void =>
+  void partsOf(r).push(r.frame === null ? part : { ...part, frame: r.frame });
+/** Reads what stands in a frame; a frame within one is no other. */
+function framed(r: Reading, read: () => void): void {
+  const outer = r.frame;
+  r.frame ??= ++r.frames;
+  read();
+  r.frame = outer;
+}
 const flat = (text: string): string =>
   text
     .replace(/[ \t\r\f\n]+/g, ' ')
@@ -94,7 +115,7 @@ interface Flow {
 function say(r: Reading, flow: Flow, marker?: string): void {
   const text = flat(flow.inline);
   flow.inline = '';
-  if (text) partsOf(r).push({ kind: 'paragraph', text, ...(marker ? { marker } : {}) });
+  if (text) put(r, { kind: 'paragraph', text, ...(marker ? { marker } : {}) });
 }
 
 function walk(nodes: readonly AnyNode[], r: Reading, flow: Flow): void {
@@ -106,15 +127,46 @@ function walk(nodes: readonly AnyNode[], r: Reading, flow: Flow): void {
   say(r, flow);
 }
 
-/** Whether a browser would not show it. */
-const isHidden = (el: Element): boolean =>
-  'hidden' in el.attribs ||
-  /display\s*:\s*none|visibility\s*:\s*hidden|opacity\s*:\s*0(?:\.0+)?\s*(?:;|$)|font-size\s*:\s*0(?:[a-z%]*)\s*(?:;|$)/i.test(
-    el.attribs['style'] ?? '',
-  );
+const HIDING =
+  /display\s*:\s*none|visibility\s*:\s*hidden|opacity\s*:\s*0(?:\.0+)?\s*(?:;|$)|font-size\s*:\s*0(?:[a-z%]*)\s*(?:;|$)/i;
+const WHITE =
+  /(?:^|[;\s])color\s*:\s*(?:white|transparent|#fff(?:fff)?|rgba?\(\s*255\s*,\s*255\s*,\s*255[^)]*\))\s*(?:!important\s*)?(?:;|$)/i;
+/** A ground of its own, on which white words can be read. */
+const hasGround = (el: Element): boolean =>
+  'bgcolor' in el.attribs || /background/i.test(el.attribs['style'] ?? '') || 'class' in el.attribs;
+
+/** What the file's own styles hide by the simplest of selectors: `p`, `.answer`, `#key`, `p.answer`. */
+function hiddenByStyle(nodes: readonly AnyNode[]): Set<string> {
+  const css = DomUtils.getElementsByTagName('style', nodes as AnyNode[])
+    .map((e) => DomUtils.textContent(e))
+    .join('\n');
+  const hides = new Set<string>();
+  for (const [, selectors = '', rules = ''] of css.matchAll(/([^{}]{1,400})\{([^{}]*)\}/g))
+    if (HIDING.test(rules) || (WHITE.test(rules) && !/background/i.test(rules)))
+      for (const one of selectors.split(',')) hides.add(one.trim().toLowerCase());
+  return hides;
+}
+
+/** Whether a browser would not show it, or shows it white on white. */
+function isHidden(el: Element, r: Reading): boolean {
+  const { style = '', class: classes = '', id } = el.attribs;
+  if ('hidden' in el.attribs || HIDING.test(style)) return true;
+  if (WHITE.test(style)) {
+    let on: Element | null = el;
+    while (on && !hasGround(on)) on = on.parent && isTag(on.parent) ? on.parent : null;
+    if (!on) return true;
+  }
+  const named = classes.toLowerCase().split(/\s+/).filter(Boolean);
+  const selectors = [
+    el.name,
+    ...named.flatMap((c) => [`.${c}`, `${el.name}.${c}`]),
+    ...(id ? [`#${id}`, `${el.name}#${id}`].map((x) => x.toLowerCase()) : []),
+  ];
+  return selectors.some((s) => r.hides.has(s));
+}
 
 /** Struck out or hidden: what nobody reads on the page. */
-const isUnread = (el: Element): boolean => isHidden(el) || ['del', 's', 'strike'].includes(el.name);
+const isUnread = (el: Element, r: Reading): boolean => isHidden(el, r) || ['del', 's', 'strike'].includes(el.name);
 
 function element(el: Element, r: Reading, flow: Flow): void {
   const tag = el.name.toLowerCase();
@@ -122,19 +174,19 @@ function element(el: Element, r: Reading, flow: Flow): void {
     say(r, flow);
     r.pages.push([]);
   }
-  if (isUnread(el)) {
+  if (isUnread(el, r)) {
     if (/\S/.test(DomUtils.textContent(el))) r.left.add('Hidden or struck out words were left out.');
     return;
   }
   if (SKIPPED.has(tag)) {
-    if (!['head', 'style', 'script', 'template', 'noscript'].includes(tag))
+    if (!['head', 'title', 'style', 'script', 'template', 'noscript'].includes(tag))
       r.left.add(`A part of the kind <${tag}> was left out.`);
     return;
   }
   if (/^h[1-6]$/.test(tag)) {
     say(r, flow);
     const text = flat(wordsIn(el, r));
-    if (text) partsOf(r).push({ kind: 'heading', text, level: tag === 'h1' ? 1 : 2, rank: Number(tag[1]) });
+    if (text) put(r, { kind: 'heading', text, level: tag === 'h1' ? 1 : 2, rank: Number(tag[1]) });
     return;
   }
   switch (tag) {
@@ -147,7 +199,7 @@ function element(el: Element, r: Reading, flow: Flow): void {
         if (partsOf(r).length) r.pages.push([]);
         return;
       }
-      partsOf(r).push({ kind: 'rule' });
+      put(r, { kind: 'rule' });
       return;
     case 'img':
       say(r, flow);
@@ -178,7 +230,9 @@ function element(el: Element, r: Reading, flow: Flow): void {
   }
   if (BLOCKS.has(tag)) {
     say(r, flow);
-    walk(el.children, r, { inline: '' });
+    const read = () => walk(el.children, r, { inline: '' });
+    if (FRAMES.has(tag)) framed(r, read);
+    else read();
     return;
   }
   // Anything else is read for its words.
@@ -200,7 +254,7 @@ function wordsIn(el: Element, r: Reading): string {
     .map((c) => {
       if (isText(c)) return c.data;
       if (!isTag(c) || SKIPPED.has(c.name)) return '';
-      if (isUnread(c)) {
+      if (isUnread(c, r)) {
         if (/\S/.test(DomUtils.textContent(c))) r.left.add('Hidden or struck out words were left out.');
         return '';
       }
@@ -209,7 +263,9 @@ function wordsIn(el: Element, r: Reading): string {
         picture(c, r);
         return '';
       }
-      return wordsIn(c, r);
+      const words = wordsIn(c, r);
+      // What is a line of its own stays one.
+      return BLOCKS.has(c.name) && c.next ? `${words}\u0000` : words;
     })
     .join('');
 }
@@ -217,7 +273,7 @@ function wordsIn(el: Element, r: Reading): string {
 function picture(el: Element, r: Reading): void {
   const src = el.attribs['src'] ?? '';
   if (!src) return;
-  partsOf(r).push({ kind: 'picture', picture: r.pictures.length, alt: (el.attribs['alt'] ?? '').trim() });
+  put(r, { kind: 'picture', picture: r.pictures.length, alt: (el.attribs['alt'] ?? '').trim() });
   r.pictures.push({ src, alt: (el.attribs['alt'] ?? '').trim() });
 }
 
@@ -246,7 +302,9 @@ function list(el: Element, r: Reading, depth: number): void {
     const inner: Flow = { inline: '' };
     let first = true;
     const flush = () => {
-      say(r, inner, first ? marker : undefined);
+      // A bullet before a choice's own letter says nothing.
+      const own = !ordered && asChoice(flat(inner.inline)) !== null;
+      say(r, inner, first && !own ? marker : undefined);
       first = false;
     };
     for (const part of child.children) {
@@ -267,25 +325,33 @@ function list(el: Element, r: Reading, depth: number): void {
 }
 
 function table(el: Element, r: Reading): void {
-  const rows: string[][] = [];
+  const rows: Element[][] = [];
   const visit = (node: Element) => {
     for (const c of node.children) {
       if (!isTag(c)) continue;
-      if (c.name === 'tr')
-        rows.push(
-          c.children
-            .filter(isTag)
-            .filter((x) => x.name === 'td' || x.name === 'th')
-            .map((x) => flat(wordsIn(x, r))),
-        );
+      if (c.name === 'tr') rows.push(c.children.filter(isTag).filter((x) => x.name === 'td' || x.name === 'th'));
       else if (c.name !== 'table') visit(c);
     }
   };
   visit(el);
   const width = Math.max(0, ...rows.map((x) => x.length));
-  // A table of one cell is a frame round its words.
+  // A table of one column is a frame round its words.
   if (width === 1)
-    for (const row of rows) partsOf(r).push(row[0] ? { kind: 'paragraph', text: row[0] } : { kind: 'box' });
+    framed(r, () => {
+      for (const [cell] of rows) {
+        const before = partsOf(r).length;
+        if (cell) walk(cell.children, r, { inline: '' });
+        if (partsOf(r).length === before) put(r, { kind: 'box' });
+      }
+    });
   else if (width > 1)
-    partsOf(r).push({ kind: 'table', rows: rows.map((x) => Array.from({ length: width }, (_, i) => x[i] ?? '')) });
+    put(r, {
+      kind: 'table',
+      rows: rows.map((x) =>
+        Array.from({ length: width }, (_, i) => {
+          const cell = x[i];
+          return cell ? flat(wordsIn(cell, r)) : '';
+        }),
+      ),
+    });
 }

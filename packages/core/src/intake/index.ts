@@ -2,6 +2,7 @@ export type { BadLine } from '../formats/class-list';
 export * from './accept';
 export * from './answer-sheet';
 export { type FoundPicture, readHtml } from './html';
+export { withShortLines } from './markdown';
 export { type DrawnShape, type LaidOutPage, readLaidOut, type TextItem } from './lines';
 export { isKeyed, type Proposal } from './item-of';
 export type { Material, MaterialPage, Part } from './material';

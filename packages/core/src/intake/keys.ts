@@ -14,6 +14,8 @@ const IN_RUN =
 const LETTERED = /(?<![\p{L}\d.,:/])(\d{1,3})\s?([A-Ha-h])(?![\p{L}\d'’])/gu;
 /** A number and its answer on a line of their own, with nothing but room between. */
 const BARE = /^(?:question|q|nr|no)?\.?\s{0,3}(\d{1,3})\s+(\S[\s\S]*)$/i;
+/** The same where several stand on the line, each behind a sign that ends the one before: "1 stamp, 2 red". */
+const BARE_IN_RUN = /(?:^|[,;.–—|/]\s{0,3}|\s-\s)(\d{1,3})\s+(?=\S)/gu;
 /** How far numbers may jump in a run: an answer's own numbers are rarely the next one. */
 const JUMP = 3;
 
@@ -23,14 +25,14 @@ const trimmed = (words: string): string => trimOf(words.replace(/^[\s,;|–-]+/u
 const signOf = (m: RegExpMatchArray | undefined): string => m?.[0].replace(/^.*\d/s, '').trim().charAt(0) ?? '';
 
 /** Marks of a run that go up from the first, each with what stands up to the next. */
-function run(line: string, marks: readonly RegExpMatchArray[]): KeyEntry[] {
+function run(line: string, marks: readonly RegExpMatchArray[], jump = JUMP): KeyEntry[] {
   const taken: { number: number; from: number; to: number }[] = [];
   for (const m of marks) {
     const number = Number(m[1]);
     // All of a row have one sign: in "1. 3 + 4 = 7" the four begins nothing.
     if (signOf(m) !== signOf(marks[0])) continue;
     const last = taken.at(-1);
-    if (last && !(number > last.number && number <= last.number + JUMP)) continue;
+    if (last && !(number > last.number && number <= last.number + jump)) continue;
     taken.push({ number, from: m.index ?? 0, to: (m.index ?? 0) + m[0].length });
   }
   return taken.map((t, i) => ({ number: t.number, words: trimmed(line.slice(t.to, taken[i + 1]?.from)) }));
@@ -39,14 +41,16 @@ function run(line: string, marks: readonly RegExpMatchArray[]): KeyEntry[] {
 /** The answers on one line: one of its own, or all in a run ("1) 6:30 3) as marked 4) 9:05, 11:45"). */
 export function entriesInLine(line: string): KeyEntry[] {
   const text = line.trim();
+  const bare = run(text, [...text.matchAll(BARE_IN_RUN)], 1);
   const lettered = [...text.matchAll(LETTERED)];
   const letters = lettered.reduce((n, m) => n + m[0].replace(/\s/g, '').length, 0);
   // "1 B 2 C 3 A": the pairs are most of the line.
-  if (lettered.length > 1 && letters * 2 >= text.replace(/[\s,;.)]/g, '').length)
+  if (lettered.length > 1 && lettered.length >= bare.length && letters * 2 >= text.replace(/[\s,;.)]/g, '').length)
     return lettered.map((m) => ({ number: Number(m[1]), words: m[2] ?? '' }));
   const marks = [...text.matchAll(IN_RUN)];
   const [first] = marks;
   if (first && first.index === 0) return run(text, marks).filter((e) => e.words !== '' || marks.length === 1);
+  if (bare.length > 1 && /^\d/.test(text)) return bare;
   const alone = BARE.exec(text);
   if (alone) return [{ number: Number(alone[1]), words: trimmed(alone[2] ?? '') }];
   return first && marks.length > 1 ? run(text, marks) : [];

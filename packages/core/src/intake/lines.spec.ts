@@ -92,6 +92,17 @@ describe('columns', () => {
     expect(text).toContain('goes back to the same place');
   });
 
+  it('however short are read one after the other where the count goes on', () => {
+    const parts = said(
+      read([
+        at(60, 60, 'Opposites', { h: 22 }),
+        ...under(60, 120, ['1. hot', '2. big']),
+        ...under(320, 119, ['3. wet', '4. early']),
+      ]),
+    );
+    expect(parts.join(' ').match(/\d/g)).toEqual(['1', '2', '3', '4']);
+  });
+
   it('of a script that is read from the right begin at the right', () => {
     const words = (w: string) => Array.from({ length: 5 }, () => `${w} ${w} ${w} ${w}`);
     const parts = said(read([...under(60, 120, words('שמאל')), ...under(320, 120, words('ימין'))]));

@@ -118,6 +118,18 @@ function upright(text: string, rtl: boolean): string {
   return end ? text.slice(end.length).trimStart() + end : text;
 }
 
+/** Whether both sides are numbered, and the right one goes on where the left one ends. */
+function countsOn(left: readonly Line[], right: readonly Line[]): boolean {
+  const numbers = (side: readonly Line[]) =>
+    [...side]
+      .sort((a, b) => a.y - b.y)
+      .flatMap((l) => asQuestion(l.text)?.mark ?? [])
+      .map(Number);
+  const [a, b] = [numbers(left), numbers(right)];
+  const all = [...a, ...b];
+  return a.length > 1 && b.length > 1 && all.every((n, i) => i === 0 || n === (all[i - 1] ?? 0) + 1);
+}
+
 /** The x of a gutter that parts the lines into two columns of some length, if there is one. */
 function gutter(lines: readonly Line[], pageWidth: number): number | null {
   const least = 4;
@@ -125,7 +137,10 @@ function gutter(lines: readonly Line[], pageWidth: number): number | null {
   for (const x of edges) {
     const left = lines.filter((l) => l.right < x - pageWidth * 0.006);
     const right = lines.filter((l) => l.x >= x - 0.5);
-    if (left.length + right.length !== lines.length || left.length < least || right.length < least) continue;
+    if (left.length + right.length !== lines.length) continue;
+    // However short: the count that ends on the left goes on at the right.
+    if (countsOn(left, right)) return x - 1;
+    if (left.length < least || right.length < least) continue;
     // Both sides must stand beside each other for most of their height, and be more than labels.
     const top = Math.max(Math.min(...left.map((l) => l.y)), Math.min(...right.map((l) => l.y)));
     const low = Math.min(Math.max(...left.map((l) => l.low)), Math.max(...right.map((l) => l.low)));

@@ -3,6 +3,8 @@ import type { Rect } from '../activity/parts';
 /** Where a part stood on its page, in hundredths; only what was read from a laid-out page has one. */
 interface Stood {
   readonly box?: Rect;
+  /** What stands together in a frame of its own: a quotation, a box, what unfolds. Its number in the file. */
+  readonly frame?: number;
 }
 
 /** One part of what was read, whatever it was read from: what the proposals are made of. */

@@ -26,18 +26,27 @@ export function plainPage(parts: readonly Part[], m: Making): Proposal[] {
   });
 }
 
-/** A table whose rows are numbered questions with room beside them, as those questions. */
+/** The question in a table's row, where the row is a number, its question and room to answer; else null. */
+function questionInRow(row: readonly string[]): string | null {
+  const [first = '', second = '', ...rest] = row;
+  const isRoom = (cells: readonly string[]) =>
+    cells.length > 0 && cells.every((c) => c.trim() === '' || isWritingLine(c));
+  if (/^\d{1,3}[.)]?$/.test(first.trim()) && /\p{L}/u.test(second) && isRoom(rest))
+    return `${first.trim().replace(/[.)]$/, '')}. ${second}`;
+  return asQuestion(first) !== null && isRoom(row.slice(1)) ? first : null;
+}
+
+/** A table whose rows are numbered questions with room beside them, as those questions; also under a row of titles. */
 function rowsAsQuestions(parts: readonly Part[]): Part[] {
   return parts.flatMap((p): Part[] => {
     if (p.kind !== 'table') return [p];
-    const isRow = (r: readonly string[]) => {
-      const [first = '', ...rest] = r;
-      return asQuestion(first) !== null && rest.length > 0 && rest.every((c) => c.trim() === '' || isWritingLine(c));
-    };
-    if (p.rows.length === 0 || !p.rows.every(isRow)) return [p];
-    return p.rows.map((r): Part => ({
+    const [head = [], ...below] = p.rows;
+    const hasTitles = below.length > 0 && questionInRow(head) === null && head.every((c) => c.trim() !== '');
+    const questions = (hasTitles ? below : p.rows).map(questionInRow);
+    if (questions.length === 0 || questions.includes(null)) return [p];
+    return questions.map((q): Part => ({
       kind: 'paragraph',
-      text: `${r[0] ?? ''} ________`,
+      text: `${q ?? ''} ________`,
       ...(p.box ? { box: p.box } : {}),
     }));
   });
@@ -115,7 +124,7 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
     const d = draft as Draft | null;
     // Bullets right under a numbered question are its choices.
     if (p.kind === 'list' && d && d.number !== null && p.items.length > 1 && !d.choices.length && !d.lines) {
-      d.choices.push(...p.items.map((t, i) => ({ mark: 'ABCDEFGH'[i] ?? '', text: t })));
+      d.choices.push(...p.items.map((text, i) => asChoice(text) ?? { mark: 'ABCDEFGH'[i] ?? '', text }));
       d.raw.push(...p.items);
       continue;
     }

@@ -45,8 +45,10 @@ export function keyGroups(parts: readonly Placed[], at: number): KeyGroup[] {
       for (const whole of linesOf(part)) {
         // A numbered line that speaks of answers or keys is an answer.
         const label = asQuestion(whole) ? null : labelOf(whole);
-        const line = label?.rest ?? whole;
+        const under = label || asQuestion(whole) ? null : titled(whole);
+        const line = label?.rest ?? under?.rest ?? whole;
         if (label && label.strength !== 'hint') named(label.words);
+        if (under) named(under.title);
         const entries = entriesInLine(line.replace(/\*\*/g, ''));
         const before = last().entries.at(-1);
         if (entries.length) add(entries);
@@ -74,6 +76,14 @@ const isTitle = (line: string): boolean =>
   /^(?:sheet|part|page|section|exercise|activity|task|fiche|partie|exercice|blatt|teil|aufgabe|übung|hoja|parte|ejercicio)\s+\S{1,4}\b.{0,60}$/i.test(
     line,
   );
+
+/** A title and the answers under it on one line: "Part A: 1. 100, 2. a". */
+function titled(line: string): { title: string; rest: string } | null {
+  const at = line.indexOf(':');
+  const [title, rest] = [line.slice(0, at).trim(), line.slice(at + 1).trim()];
+  const begins = /^[*(]*\d{1,3}[^\p{L}\d]/u.test(rest) && entriesInLine(rest).length > 0;
+  return at > 2 && at < 60 && begins && entriesInLine(title).length === 0 ? { title, rest } : null;
+}
 
 /** A key that repeats its questions gives the answer on the next line, or marks it among the choices. */
 function goOn(entries: KeyEntry[], before: KeyEntry, line: string): void {

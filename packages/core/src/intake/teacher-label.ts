@@ -34,7 +34,7 @@ const ENGLISH: Wordings = [
     whole(
       `(?:the |teacher'?s? )?(?:answers?|solutions?) ?keys?${OF}|key to .*|mark(?:ing)? (?:scheme|key|guide|grid)s?${OF}` +
         `|(?:the )?(?:correct|suggested|sample|model|possible|expected|worked) (?:answers|solutions)${OF}` +
-        `|(?:answers|solutions) (?:for|only for) (?:the )?(?:teachers?|adults?)${OF}|(?:teacher'?s?|teachers') (?:answers|solutions)`,
+        `|(?:answers|solutions) (?:for|only for) (?:the )?(?:teachers?|adults?)${OF}|(?:teacher'?s?|teachers') (?:answers|solutions|(?:master )?keys?)`,
     ),
   ],
   [
@@ -64,7 +64,7 @@ const FRENCH: Wordings = [
     'sure',
     whole(
       `(?:le |les )?corrigés?${OF}|(?:la )?cl[ée]s? d[eu]s? (?:corrections?|réponses)${OF}|(?:grille|barème) de correction${OF}` +
-        `|réponses? (?:attendues?|correctes?|possibles)${OF}|(?:éléments|feuille) de (?:réponse|correction)s? attendus?${OF}|solutionnaire${OF}`,
+        `|clé (?:du|de la|de) ${TEACHER_FR}${OF}|réponses? (?:attendues?|correctes?|possibles)${OF}|(?:éléments|feuille) de (?:réponse|correction)s? attendus?${OF}|solutionnaire${OF}`,
     ),
   ],
   [
@@ -115,7 +115,7 @@ const SPANISH: Wordings = [
     'sure',
     whole(
       `claves? (?:de|con) (?:las? )?(?:respuestas?|corrección|soluciones)${OF}|solucionario${OF}|respuestas (?:correctas|esperadas|posibles)${OF}` +
-        `|pauta de (?:corrección|respuestas)${OF}|hoja de soluciones${OF}`,
+        `|clave (?:del?|de la|para el) ${TEACHER_ES}${OF}|pauta de (?:corrección|respuestas)${OF}|hoja de soluciones${OF}`,
     ),
   ],
   ['key', 'likely', whole(`(?:las )?(?:respuestas|soluciones)(?: (?:a|al|de|del|para) .*)?`)],
@@ -163,21 +163,28 @@ const ENDS = /[:：]|\s[–—-]\s|\.\s|\.\.\.|…/gu;
 
 /**
  * What a line says of itself and what follows it: a label alone ("Answer key"), or one with words after it
- * ("Answers: 1) b 2) c", "Teacher notes: read this aloud"). Null where it says nothing of the kind.
+ * ("Answers: 1) b 2) c", "Teacher notes: read this aloud"). Null where it says nothing of the kind. `follows`: it stands
+ * behind another label.
  */
-export function labelOf(line: string): Label | null {
+export function labelOf(line: string, follows = false): Label | null {
   const text = line.trim();
   for (const m of text.slice(0, MOST_LETTERS + 2).matchAll(ENDS)) {
     const head = text.slice(0, m.index);
     // "Answer key 1. Mars": the number is the first answer's.
     if (m[0].startsWith('.') && /\s\d{1,3}$/.test(head)) continue;
     const found = named(head);
-    if (found && found.strength !== 'hint')
-      return {
-        ...found,
-        words: head.trim(),
-        rest: within(head, text.slice(m.index + m[0].length)).replace(/^[\s*:–—-]+/u, ''),
-      };
+    if (found && found.strength !== 'hint') {
+      const rest = within(head, text.slice(m.index + m[0].length)).replace(/^[\s*:–—-]+/u, '');
+      // "For the teacher: answers" says twice what it is.
+      const more = found.for === 'teacher' ? named(rest) : null;
+      if (more?.for === 'key' && more.strength !== 'hint')
+        return { for: 'key', strength: found.strength, words: text, rest: '' };
+      // "For teachers only. Answers 1) six cups 2) none": the answers are a key.
+      const then = found.for === 'teacher' && !follows ? labelOf(rest, true) : null;
+      if (then?.for === 'key' && then.strength !== 'hint' && entriesInLine(then.rest).length > 0)
+        return { ...then, words: text.slice(0, text.length - then.rest.length).trim() };
+      return { ...found, words: head.trim(), rest };
+    }
     if (found && /[:：]/.test(m[0])) return { ...found, words: head.trim(), rest: text.slice(m.index + 1).trim() };
   }
   const running = runningLabel(text);

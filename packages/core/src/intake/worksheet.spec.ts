@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { type Block, keyWordsOf } from '../activity/blocks';
 import { acceptedPages } from './accept';
 import { readHtml } from './html';
+import { withShortLines } from './markdown';
 import { propose } from './propose';
 
 let n = 0;
@@ -103,6 +104,40 @@ describe('a worksheet written in a word processor', () => {
     expect(only('<p>1. Draw a crab.</p><table><tr><td></td></tr></table>')).toMatchObject({ prompt: 'Draw a crab.' });
   });
 
+  it('of several paragraphs keeps them apart', () => {
+    expect(blocksOf('<table><tr><td><p>Mind</p><p>the tide.</p></td></tr></table>')).toMatchObject([
+      { text: 'Mind' },
+      { text: 'the tide.' },
+    ]);
+  });
+
+  it('rows of numbered questions with room beside them are those questions, also under titles', () => {
+    const room = '<td></td>';
+    const asked = (rows: string) => blocksOf(`<table>${rows}</table>`).map((b) => ('prompt' in b ? b.prompt : b.kind));
+    const titles = '<tr><td>Question</td><td>Your answer</td></tr>';
+    expect(asked(`${titles}<tr><td>1. Where?</td>${room}</tr><tr><td>2. When?</td>${room}</tr>`)).toEqual([
+      'Where?',
+      'When?',
+    ]);
+    expect(asked(`<tr><td>1</td><td>Where?</td>${room}</tr><tr><td>2</td><td>When?</td>${room}</tr>`)).toEqual([
+      'Where?',
+      'When?',
+    ]);
+  });
+
+  it('a choice’s own letter behind a bullet is its letter', () => {
+    expect(only('<ol><li>What is the sun?<ul><li>A) a planet</li><li>B) a star</li></ul></li></ol>')).toMatchObject({
+      options: [{ text: 'a planet' }, { text: 'a star' }],
+    });
+  });
+
+  it('short lines of Markdown stay lines, long ones are one paragraph', () => {
+    expect(withShortLines('1 snow\n2 rain\n\nEnd')).toBe('1 snow  \n2 rain\n\nEnd');
+    const long = 'A line that a program broke because it had become as long as this';
+    expect(withShortLines(`${long}\n${long}`)).toBe(`${long}\n${long}`);
+    expect(withShortLines('| a | b |\n| - | - |\n# Sea\n```\nx\ny\n```')).not.toContain('  \n');
+  });
+
   it('a line with a blank is a question, with or without a number', () => {
     expect(only('<p>The sea is ______ .</p>')).toMatchObject({ prompt: expect.stringContaining('The sea is') });
     expect(blocksOf('<p>1. The sea is ______ .</p><p>2. Sand is ______ .</p>')).toHaveLength(2);
@@ -139,6 +174,20 @@ describe('a worksheet written in a word processor', () => {
       'Hidden or struck out words were left out.',
       'Comments within the file were left out.',
     ]);
+  });
+
+  it('white words, and words that the file’s own styles hide, do not come in; white ones on a ground do', () => {
+    const { material } = readHtml(
+      '<style>.key, p#far { display: none } .pale { color: #fff }</style><p>Who digs? <span style="color:#FFF">SECRET</span></p>' +
+        '<p class="key">SECRET</p><p id="far">SECRET</p><p><i class="pale">SECRET</i></p>' +
+        '<div style="background:#333"><p style="color: white">Read this</p></div>',
+      'x.html',
+    );
+    expect(material.pages[0]?.parts).toEqual([
+      { kind: 'paragraph', text: 'Who digs?' },
+      { kind: 'paragraph', text: 'Read this' },
+    ]);
+    expect(material.left).toEqual(['Hidden or struck out words were left out.']);
   });
 
   it('sounds and films are named, for they come in by themselves', () => {

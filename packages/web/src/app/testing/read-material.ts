@@ -1,7 +1,7 @@
 import { type Material, readHtml, readLaidOut } from '@lorvet/core/intake';
 import mammoth from 'mammoth';
-import { marked } from 'marked';
 import * as pdfjs from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { htmlOfMarkdown } from '../platform/workers/markdown';
 import { readPdfPage } from '../platform/workers/pdf-pages';
 import { readWord } from '../platform/workers/word-pages';
 
@@ -19,5 +19,5 @@ export async function readMaterial(bytes: Uint8Array, name: string): Promise<Mat
     return { ...material, left };
   }
   const text = new TextDecoder().decode(bytes);
-  return readHtml(name.endsWith('.md') ? await marked.parse(text, { gfm: true, breaks: false }) : text, name).material;
+  return readHtml(name.endsWith('.md') ? await htmlOfMarkdown(text) : text, name).material;
 }

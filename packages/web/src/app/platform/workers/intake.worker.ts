@@ -17,9 +17,9 @@ import {
   readQuestionTable,
 } from '@lorvet/core/intake';
 import { expose } from 'comlink';
-import { marked } from 'marked';
 import { nanoid } from 'nanoid';
 import { assetOf, readPicture } from '../files';
+import { htmlOfMarkdown } from './markdown';
 import type { PdfInWork } from './pdf-file';
 import { readWord } from './word-pages';
 import type { KeptAsset } from '../storage/kept-asset';
@@ -214,9 +214,7 @@ const api = {
   },
 
   async readMarkdown(text: string, name: string, progress: Progress): Promise<Told<Reading>> {
-    return await told(
-      async () => await fromHtml(await marked.parse(text, { gfm: true, breaks: false }), name, progress),
-    );
+    return await told(async () => await fromHtml(await htmlOfMarkdown(text), name, progress));
   },
 
   async readPictures(
