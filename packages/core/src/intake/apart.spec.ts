@@ -77,6 +77,7 @@ describe('the answers of a key', () => {
     ['1 stamp, 2 postwoman, 3 red', ['1 stamp', '2 postwoman', '3 red']],
     ['1 F – 2 V – 3 F', ['1 F', '2 V', '3 F']],
     ['1 It melts. 2 It sinks.', ['1 It melts', '2 It sinks.']],
+    ['1 is the oven, 2 is rye bread', ['1 the oven', '2 rye bread']],
     ['1 2 pears, 3 plums', ['1 2 pears, 3 plums']],
     ['The tide turns at 6:30', []],
   ])('on a line: %s', (line, entries) =>
@@ -136,6 +137,19 @@ describe('a part for the teacher', () => {
     // A second frame with more of the key is of the key too.
     const [one, two] = ['<p>1. steam</p>', '<p>2. rain</p>'].map((x) => `<aside>${x}</aside>`);
     expect(audiences(`${asks}<aside><p>Answers</p></aside>${one}${two}`)).toEqual(['learner', 'key']);
+  });
+
+  it('on a line of its own ends where the first question is asked; answers without numbers are as many as questions', () => {
+    const asks = '<p>1. What rises? ____</p><p>2. What falls? ____</p>';
+    expect(audiences(`<p>Teacher note: read it aloud.</p>${asks}`)).toEqual(['teacher', 'learner']);
+    expect(audiences(`${asks}<p>Key: steam / rain</p>`)).toEqual(['learner', 'key']);
+    expect(audiences(`${asks}<p>Key: a town / a village / a road</p>`)).toEqual(['learner']);
+    expect(audiences(`<p>Possible answers: steam, rain.</p>${asks}`)).toEqual(['learner']);
+  });
+
+  it('an answer may say what is right too', () => {
+    const { pages } = propose(read('<p>1. Who makes honey?</p><h2>Answers</h2><p>1. bee (accept: bees)</p>'), newId);
+    expect(pages[0]?.proposals[0]?.block).toMatchObject({ key: ['bee', 'bees'] });
   });
 
   it('that names its parts on one line each gives each part its own answers', () => {

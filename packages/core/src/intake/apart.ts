@@ -1,6 +1,6 @@
 import type { Audience } from '../activity/block';
-import { entriesInLine, entriesInTable, ownAnswer } from './keys';
-import { asChoice, asQuestion, BLANK, choicesInLine, isWritingLine, startsMarked } from './marks';
+import { entriesInLine, entriesInTable, listed, ownAnswer } from './keys';
+import { asChoice, asQuestion, BLANK, choicesInLine, isWritingLine, letterNumber, startsMarked } from './marks';
 import type { Material, Part } from './material';
 import { goesOnForTeacher, type Label, labelOf, labelsWithin } from './teacher-label';
 
@@ -117,16 +117,26 @@ function weigh(parts: readonly Placed[], from: number, rest: string, asked: Aske
     const repeated = q !== null && asked.words.has(plain(asks(q.text)));
     if (q && !repeated && (q.text.search(BLANK) >= 0 || /\?\s*$/.test(q.text) || q.text === '')) return void w.asks++;
     if (!q && (text.search(BLANK) >= 0 || /\?\s*$/.test(text))) return void w.asks++;
+    const letter = asChoice(text);
+    if (letter && asked.numbers.has(letterNumber(0, letter.mark))) {
+      w.keys++;
+      w.known++;
+      return;
+    }
     const entries = entriesInLine(text);
     if (entries.length === 0) return void w.words++;
     w.keys += entries.length;
     w.known += repeated ? 1 : entries.filter((e) => asked.numbers.has(e.number)).length;
   };
-  line(rest);
+  if (answersAll(rest, asked)) w.known = w.keys = asked.numbers.size;
+  else line(rest);
   let numbered = false;
+  // Lines right under the label are a table's edges, unless nothing is written between them.
+  let edges = 0;
   for (const { part } of parts.slice(from, from + LOOK)) {
     if (rankOf(part) !== null) break;
-    if (part.kind === 'rule' || part.kind === 'box') w.asks++;
+    if ((part.kind === 'rule' || part.kind === 'box') && w.keys + w.words + w.asks === 0) edges++;
+    else if (part.kind === 'rule' || part.kind === 'box') w.asks++;
     else if (part.kind === 'table') {
       const cells = part.rows.flat();
       if (cells.some((c) => c.trim() === '' || isWritingLine(c)) && cells.length > 2) w.asks++;
@@ -143,8 +153,13 @@ function weigh(parts: readonly Placed[], from: number, rest: string, asked: Aske
         numbered ||= asQuestion(l) !== null;
       }
   }
+  if (w.keys === 0) w.asks += edges;
   return w;
 }
+
+/** Whether words without numbers are as many as the questions: "Key: soil / rain / worm". */
+const answersAll = (words: string, asked: Asked): boolean =>
+  asked.numbers.size > 1 && entriesInLine(words).length === 0 && listed(words).length === asked.numbers.size;
 
 const quoted = (words: string): string => `“${words.replace(/\*/g, '').slice(0, 60)}”`;
 
@@ -174,6 +189,12 @@ function judge(label: Label, w: Weight, asked: Asked, own: boolean): { audience:
           : `${q} speaks of answers, but no key stands under it.`,
       };
 }
+
+/** Whether a paragraph is the first question, with something to answer. */
+const asksFirst = (part: Part): boolean => {
+  const q = part.kind === 'paragraph' ? asQuestion(linesOf(part)[0] ?? '') : null;
+  return q?.mark === '1' && (/\?\s*$/.test(q.text) || q.text.search(BLANK) >= 0);
+};
 
 /** Whether a part is the next question of the learners' count, with something to answer. */
 function asksNext(parts: readonly Placed[], at: number, asked: Asked): boolean {
@@ -228,14 +249,21 @@ export function apart(
     const numbered = part.kind === 'paragraph' && asQuestion(line) !== null;
     const label = line === '' || numbered ? null : labelOf(line);
     const mayLabel =
-      label !== null && (own !== null || label.rest === '' || label.strength !== 'hint' || isLabelled(line));
+      label !== null &&
+      (own !== null ||
+        label.rest === '' ||
+        label.strength !== 'hint' ||
+        isLabelled(line) ||
+        answersAll(label.rest, asked));
     const decision = turned.get(id);
     if (mayLabel && (ownAnswer(line) === null || isLabelled(line))) {
       const more = linesOf(part).slice(1).join('\n');
       const w = weigh(flat, i + 1, [label.rest, more].filter(Boolean).join('\n'), asked);
       // "Answer: ____" is where a learner writes.
       const blank = label.rest !== '' && label.rest.search(BLANK) >= 0 && w.keys === 0;
-      const judged = blank ? null : judge(label, w, asked, label.rest !== '' && entriesInLine(label.rest).length > 0);
+      const judged = blank
+        ? null
+        : judge(label, w, asked, entriesInLine(label.rest).length > 0 || answersAll(label.rest, asked));
       const audience = decision ?? judged?.audience ?? 'learner';
       const why = decision ? `You said so at ${quoted(label.words)}.` : (judged?.why ?? '');
       const decided = {
@@ -268,7 +296,9 @@ export function apart(
             ? !(now === 'teacher' && goesOnForTeacher(bare(part))) && !(now === 'key' && stillKeys(flat, i + 1, asked))
             : newPage && rank >= WORDS
               ? !stillKeys(flat, i, asked)
-              : (newPage || rank >= BOLD) && asksNext(flat, i, asked);
+              : ((newPage || rank >= BOLD) && asksNext(flat, i, asked)) ||
+                // A note on a line of its own, before anything was asked.
+                (now === 'teacher' && filled && rank === WORDS && asked.last === 0 && asksFirst(part));
       if (ends) begin('learner');
     }
     if (stretches.length === 0) begin(now);
@@ -287,6 +317,8 @@ function note(part: Part, asked: Asked): void {
   if (part.kind !== 'paragraph') return;
   for (const l of linesOf(part)) {
     const q = asQuestion(l);
+    const letter = q ? null : asChoice(l);
+    if (letter && /\?\s*$/.test(letter.text)) asked.numbers.add(letterNumber(0, letter.mark));
     if (!q) continue;
     asked.numbers.add(Number(q.mark));
     asked.last = Number(q.mark);

@@ -304,8 +304,10 @@ function list(el: Element, r: Reading, depth: number): void {
     const flush = () => {
       // A bullet before a choice's own letter says nothing.
       const own = !ordered && asChoice(flat(inner.inline)) !== null;
+      const nothing = flat(inner.inline) === '';
       say(r, inner, first && !own ? marker : undefined);
-      first = false;
+      // A number alone stands before what follows it.
+      first &&= nothing;
     };
     for (const part of child.children) {
       if (isTag(part) && (part.name === 'ul' || part.name === 'ol')) {

@@ -6,7 +6,7 @@ import { partsAt } from '../spaces';
 import { readNumber } from '../work/read-number';
 import { text } from './content-of';
 import { withoutQuestion } from './keys';
-import { BLANK, type Marked } from './marks';
+import { BLANK, type Marked, numberWords } from './marks';
 import { meant } from './meant';
 
 /** One thing the import made of some parts, to be accepted or not. */
@@ -14,7 +14,7 @@ export interface Proposal {
   readonly id: Id;
   /** "Question 3: single choice, 4 choices; key B" */
   readonly says: string;
-  /** Number of the question in the file, if it is one. */
+  /** Number of the question in the file, if it is one; one counted by letters as `letterNumber` says. */
   readonly number?: number;
   /** What it becomes when accepted. */
   readonly block: Block;
@@ -94,13 +94,13 @@ export function finish(d: Draft, key: string | undefined, unfit: UnfitKey[], m: 
   const { block, why } = itemOf(d, answer === '' ? undefined : answer, m);
   const keyed = isKeyed(block);
   if (why && d.number !== null && answer)
-    unfit.push({ number: d.number, says: `Question ${d.number}: “${answer.slice(0, 60)}” ${why}.` });
+    unfit.push({ number: d.number, says: `Question ${numberWords(d.number)}: “${answer.slice(0, 60)}” ${why}.` });
   const how = LABELS[block.kind] ?? block.kind;
   const many = 'options' in block ? `, ${block.options.length} choices` : '';
   const place = placeOf(d);
   return {
     id: m.newId(),
-    says: `${d.number === null ? 'A place to answer' : `Question ${d.number}`}: ${how}${many}${keyed && answer ? `; key “${answer.slice(0, 120)}”` : ''}`,
+    says: `${d.number === null ? 'A place to answer' : `Question ${numberWords(d.number)}`}: ${how}${many}${keyed && answer ? `; key “${answer.slice(0, 120)}”` : ''}`,
     ...(d.number === null ? {} : { number: d.number }),
     block,
     plain: text(m, d.raw.join('\n')),

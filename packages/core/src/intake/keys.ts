@@ -1,4 +1,4 @@
-import { trimOf } from '../spaces';
+import { partsAt, trimOf } from '../spaces';
 import { asQuestion, BLANK } from './marks';
 
 /** One answer of a key: the number of its question, and the words. */
@@ -16,6 +16,8 @@ const LETTERED = /(?<![\p{L}\d.,:/])(\d{1,3})\s?([A-Ha-h])(?![\p{L}\d'’])/gu;
 const BARE = /^(?:question|q|nr|no)?\.?\s{0,3}(\d{1,3})\s+(\S[\s\S]*)$/i;
 /** The same where several stand on the line, each behind a sign that ends the one before: "1 stamp, 2 red". */
 const BARE_IN_RUN = /(?:^|[,;.–—|/]\s{0,3}|\s-\s)(\d{1,3})\s+(?=\S)/gu;
+/** "1 is the oven, 2 is rye bread" says it in a sentence. */
+const IS = /^(?:is|are|est|sont|ist|sind|es|son)\s+/i;
 /** How far numbers may jump in a run: an answer's own numbers are rarely the next one. */
 const JUMP = 3;
 
@@ -41,7 +43,7 @@ function run(line: string, marks: readonly RegExpMatchArray[], jump = JUMP): Key
 /** The answers on one line: one of its own, or all in a run ("1) 6:30 3) as marked 4) 9:05, 11:45"). */
 export function entriesInLine(line: string): KeyEntry[] {
   const text = line.trim();
-  const bare = run(text, [...text.matchAll(BARE_IN_RUN)], 1);
+  const bare = run(text, [...text.matchAll(BARE_IN_RUN)], 1).map((e) => ({ ...e, words: e.words.replace(IS, '') }));
   const lettered = [...text.matchAll(LETTERED)];
   const letters = lettered.reduce((n, m) => n + m[0].replace(/\s/g, '').length, 0);
   // "1 B 2 C 3 A": the pairs are most of the line.
@@ -86,6 +88,12 @@ export function entriesInTable(rows: readonly (readonly string[])[]): KeyEntry[]
   });
 }
 
+/** Words parted by commas; by strokes where there are none. */
+export function listed(line: string): string[] {
+  const parts = partsAt(line, /[,;]/);
+  return parts.length > 1 ? parts : partsAt(line, /\//);
+}
+
 /** What a key says where it gives no answer that could be checked. */
 const NO_ANSWER =
   /^(?:as (?:marked|shown|drawn|above|in the .*)|see .*|(?:answers?|responses?) (?:will |may |can )?vary.*|various.*|(?:own|open|individual|personal|any)(?: (?:sensible|own|reasonable))?(?: answers?| ideas?| words?)?|réponses? (?:libres?|personnelles?|variées?)|(?:individuelle|eigene|offene) (?:antwort(?:en)?|lösung(?:en)?)|respuestas? (?:libres?|personal(?:es)?|variadas?)|[–—-]|n\/a)\.?$/i;
@@ -123,6 +131,10 @@ export function bracketedAnswer(text: string): { question: string; answer: strin
 /** What an answer earns, said behind it: "(1 mark)". */
 const POINTS = /[([]\d{1,2} ?(?:marks?|points?|pts?|punkte?|puntos?)[)\]]$/i;
 
+/** What is right too, said in brackets behind an answer: "bee (accept: bees)". */
+const ALSO =
+  /(?<=\S)\s?[([](?:also )?(?:accept(?:ed)?|or|also|ou|aussi|oder|auch|o|también)(?: also)?\s?:?\s([^()[\]]{1,80})[)\]]$/i;
+
 /** An answer without the question that some keys repeat before it. */
 export function withoutQuestion(words: string, prompt: string): string {
   const plain = (t: string) => t.replace(/[\s_*…]+/g, ' ').trim();
@@ -137,7 +149,7 @@ export function withoutQuestion(words: string, prompt: string): string {
   }
   const own = ownAnswer(rest.trim());
   const answer = trimmed(own ?? rest.trim().replace(/^(?:answers?|ans\.?) ?[:=]/i, '')).trim();
-  return trimOf(answer.replace(POINTS, ''), /[\s*]/);
+  return trimOf(answer.replace(POINTS, ''), /[\s*]/).replace(ALSO, ' / $1');
 }
 
 /** Whether a line begins with a question's number, or holds answers of several. */

@@ -132,6 +132,41 @@ describe('columns', () => {
 describe('what is drawn', () => {
   const question = at(60, 100, '1. What do you see in the pool?');
 
+  it('lines that make cells are a table, whatever stands in them; cells without a word are room to draw in', () => {
+    const down = (xs: number[]): DrawnShape[] => xs.map((x) => ({ x, y: 100, w: 1, h: 60 }));
+    const across = (ys: number[]): DrawnShape[] => ys.map((y) => ({ x: 60, y, w: 200, h: 1 }));
+    const drawn = [...down([60, 100, 259]), ...across([100, 120, 140, 159])];
+    const words = [
+      // Stored as one, across the line between them.
+      at(64, 104, 'No Answer', { w: 90 }),
+      at(64, 124, '1.'),
+      at(104, 124, 'moon'),
+      at(64, 144, '2.'),
+    ];
+    expect(read([at(60, 60, 'Key', { h: 20 }), ...words], drawn)).toMatchObject([
+      { kind: 'heading' },
+      {
+        kind: 'table',
+        rows: [
+          ['No', 'Answer'],
+          ['1.', 'moon'],
+          ['2.', ''],
+        ],
+      },
+    ]);
+    expect(said(read([at(60, 60, '1. Show seven in the frame.')], drawn))).toEqual([
+      'paragraph: 1. Show seven in the frame.',
+      'box',
+    ]);
+    // Lines that end short of each other make none.
+    expect(said(read([at(60, 60, 'Write.')], across([100, 120, 140])))).toEqual([
+      'paragraph: Write.',
+      'rule',
+      'rule',
+      'rule',
+    ]);
+  });
+
   it('a line to write on stands under its question, with its place in hundredths', () => {
     const parts = read([question], [{ x: 60, y: 140, w: 400, h: 1 }]);
     expect(said(parts)).toEqual(['paragraph: 1. What do you see in the pool?', 'rule']);

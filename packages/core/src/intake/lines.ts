@@ -1,4 +1,5 @@
 import type { Rect } from '../activity/parts';
+import { cellAt, grids } from './grid';
 import { asQuestion, isWritingLine, startsMarked } from './marks';
 import type { MaterialPage, Part } from './material';
 import { labelOf } from './teacher-label';
@@ -41,6 +42,8 @@ interface Line {
   rtl: boolean;
   rule?: boolean;
   frame?: boolean;
+  /** Rows of a table that is drawn. */
+  rows?: string[][];
 }
 
 const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0;
@@ -184,6 +187,48 @@ function readingOrder(lines: readonly Line[], pageWidth: number, depth = 0): Lin
   return out;
 }
 
+/** Words that were stored as one, and stand in two cells: parted at the space that is nearest the edge between them. */
+function partedAt(item: TextItem, xs: readonly number[]): TextItem[] {
+  const edge = xs.find((x) => x > item.x + item.h * 0.2 && x < item.x + item.w - item.h * 0.2);
+  const spaces = edge === undefined ? [] : [...item.text.matchAll(/\s+/g)].filter((m) => m.index > 0);
+  const step = item.w / item.text.length;
+  const away = (m: RegExpMatchArray) => Math.abs(item.x + (m.index ?? 0) * step - (edge ?? 0));
+  const at = spaces.reduce<RegExpExecArray | null>((best, m) => (best && away(best) <= away(m) ? best : m), null);
+  if (edge === undefined || !at || at.index + at[0].length >= item.text.length) return [item];
+  const left = { ...item, text: item.text.slice(0, at.index), w: edge - item.x - 0.1 };
+  const right = { ...item, text: item.text.slice(at.index + at[0].length), x: edge + 0.1, w: item.x + item.w - edge };
+  return [left, ...partedAt(right, xs)];
+}
+
+/** Tables that are drawn, each as one line; and what is left of the page. */
+function drawnTables(page: LaidOutPage): { tables: Line[]; items: readonly TextItem[]; shapes: readonly DrawnShape[] } {
+  let { items, shapes } = page;
+  const tables = grids(shapes, page.width * page.height).flatMap((grid): Line[] => {
+    const cells = grid.ys.slice(1).map(() => grid.xs.slice(1).map((): TextItem[] => []));
+    const rest: TextItem[] = [];
+    for (const i of items) {
+      const middle = i.y + i.h / 2;
+      const inside = middle > (grid.ys[0] ?? 0) && middle < (grid.ys.at(-1) ?? 0);
+      for (const part of inside ? partedAt(i, grid.xs) : [i]) {
+        const at = cellAt(grid, part.x + part.w / 2, middle);
+        if (at) cells[at.row]?.[at.column]?.push(part);
+        else rest.push(part);
+      }
+    }
+    const words = cells.flat(2).filter((i) => i.text.trim() !== '');
+    const drawn = new Set(grid.of);
+    shapes = shapes.filter((s) => !drawn.has(s));
+    items = rest;
+    const place = { x: grid.xs[0] ?? 0, y: grid.ys[0] ?? 0, right: grid.xs.at(-1) ?? 0, low: grid.ys.at(-1) ?? 0 };
+    const line = { ...place, text: '', size: median(words.map((w) => w.h)), bold: false, rtl: isRtl(words) };
+    // Squares without a word are room to write or draw in.
+    if (words.length === 0) return [{ ...line, frame: true }];
+    const rows = cells.map((r) => r.map((c) => joined(linesOf(c))));
+    return [{ ...line, rows: line.rtl ? rows.map((r) => r.reverse()) : rows }];
+  });
+  return { tables, items, shapes };
+}
+
 /** Drawn lines to write on, and frames to write in, as lines without text. */
 function placesToWrite(page: LaidOutPage, lines: readonly Line[], body: number): Line[] {
   const flat = { text: '', size: body, bold: false, rtl: false };
@@ -225,7 +270,7 @@ function tableAt(lines: readonly Line[], from: number): { rows: string[][]; used
     const row: Line[] = [];
     while (i + row.length < lines.length) {
       const l = lines[i + row.length] as Line;
-      if (l.rule || l.frame || Math.abs(l.y - first.y) > first.size * 0.6) break;
+      if (l.rule || l.frame || l.rows || Math.abs(l.y - first.y) > first.size * 0.6) break;
       row.push(l);
     }
     if (row.length < 2) break;
@@ -254,11 +299,12 @@ const nearest = (list: readonly number[], x: number): number =>
 
 /** Reads a laid-out page: headings, paragraphs, tables, lines and boxes to write in, in reading order. */
 export function readLaidOut(page: LaidOutPage): MaterialPage {
-  const lines = linesOf(page.items);
+  const { tables, ...rest } = drawnTables(page);
+  const lines = linesOf(rest.items);
   const size = { width: page.width, height: page.height };
-  if (lines.length === 0) return { n: page.n, parts: [], size, pictureOnly: true };
-  const body = median(lines.map((l) => l.size));
-  const all = readingOrder([...lines, ...placesToWrite(page, lines, body)], page.width);
+  if (lines.length + tables.length === 0) return { n: page.n, parts: [], size, pictureOnly: true };
+  const body = median([...lines, ...tables.flatMap((t) => t.rows?.map(() => t) ?? [])].map((l) => l.size));
+  const all = readingOrder([...lines, ...tables, ...placesToWrite({ ...page, ...rest }, lines, body)], page.width);
   const boxOf = (group: readonly Line[]): Rect => {
     const x = Math.min(...group.map((l) => l.x));
     const y = Math.min(...group.map((l) => l.y));
@@ -283,6 +329,11 @@ export function readLaidOut(page: LaidOutPage): MaterialPage {
     if (l.rule || l.frame) {
       close();
       parts.push({ kind: l.rule ? 'rule' : 'box', box: boxOf([l]) });
+      continue;
+    }
+    if (l.rows) {
+      close();
+      parts.push({ kind: 'table', rows: l.rows, box: boxOf([l]) });
       continue;
     }
     const table = para.length === 0 || endsBefore(para.at(-1), l) ? tableAt(all, i) : null;
@@ -325,9 +376,12 @@ function goesOn(last: Line, l: Line, all: readonly Line[], body: number): boolea
   if (Math.abs(l.size - last.size) > body * 0.15) return false;
   // At the foot of a column a sentence goes on at the head of the next.
   if (l.low < last.y) return !/[.?!:…]$/.test(last.text);
+  // "1 the pump" over "2 the ladder": rows of a list, whatever sign is missing.
+  const [above, own] = [last, l].map((x) => Number(/^\d{1,3}(?=\s)/.exec(x.text)?.[0] ?? NaN));
+  if (own === (above ?? NaN) + 1) return false;
   const gap = l.y - last.low;
   if (gap > l.size * 0.85 || gap < -l.size) return Math.abs(l.y - last.y) < l.size * 0.5;
-  const column = all.filter((o) => !o.rule && !o.frame && Math.abs(o.x - last.x) < 40);
+  const column = all.filter((o) => !o.rule && !o.frame && !o.rows && Math.abs(o.x - last.x) < 40);
   const widest = Math.max(...column.map((o) => o.right - o.x));
   const full = (last.right - last.x) / Math.max(1, widest) > 0.62;
   return full || /^[\p{Ll}]/u.test(l.text);

@@ -17,7 +17,8 @@ export interface Marked {
 }
 
 export function asQuestion(text: string): Marked | null {
-  const words = text.trim();
+  // Only its number is bold: "**Question 1:** Who hides?"
+  const words = text.trim().replace(/^\*\*([^*]{1,16})\*\*/, '$1');
   const m = QUESTION_WORD.exec(words) ?? QUESTION.exec(words);
   return m ? { mark: m[1] ?? '', text: (m[2] ?? '').trim() } : null;
 }
@@ -26,6 +27,17 @@ export function asChoice(text: string): Marked | null {
   const m = CHOICE.exec(text);
   return m ? { mark: (m[1] ?? '').toUpperCase(), text: (m[2] ?? '').trim() } : null;
 }
+
+/** The number of a question that is counted by letters: "b" of question 3 is 3.02, "b" by itself 0.02. */
+export const letterNumber = (of: number, mark: string): number => (of * 100 + mark.charCodeAt(0) - 64) / 100;
+/** A question's number in words: "3", "3 b", "b". */
+export function numberWords(n: number): string {
+  const of = Math.floor(n);
+  const letter = Math.round((n - of) * 100);
+  return [...(of || !letter ? [`${of}`] : []), ...(letter ? [String.fromCharCode(96 + letter)] : [])].join(' ');
+}
+/** Whether a lettered line is to be answered itself, and no choice: "a) 3 + 4 =", "b) Crabs have ____ legs". */
+export const isToFill = (text: string): boolean => text.search(BLANK) >= 0 || /=\s*$/.test(text);
 
 export const asTick = (text: string): string | null => TICK.exec(text)?.[1]?.trim() ?? null;
 export const asBullet = (text: string): string | null => BULLET.exec(text)?.[1]?.trim() ?? null;

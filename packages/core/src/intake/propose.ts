@@ -4,6 +4,7 @@ import type { Rect } from '../activity/parts';
 import { making } from '../making';
 import { apart, type Decision } from './apart';
 import type { Proposal, UnfitKey } from './item-of';
+import { numberWords } from './marks';
 import type { Material } from './material';
 import { coversOf, piecesOf } from './pieces';
 import { type Counting, plainPage, readPage } from './read-page';
@@ -27,7 +28,7 @@ export interface ProposedPage {
 export interface Proposed {
   readonly pages: readonly ProposedPage[];
   /** Question numbers in the key for which no question was found. */
-  readonly unmatched: readonly number[];
+  readonly unmatched: readonly string[];
   /** Answers of the key that were not set, in words. */
   readonly unfit?: readonly string[];
   /** What looks like a part for the teacher and was left with the learners. */
@@ -81,7 +82,7 @@ export function propose(material: Material, newId: () => Id, turned?: ReadonlyMa
   );
   return {
     pages,
-    unmatched,
+    unmatched: unmatched.map(numberWords),
     unfit: [...unfit.map((u) => u.says), ...unclear],
     near,
     cut: [...divided, ...m.cut],

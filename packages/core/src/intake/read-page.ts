@@ -11,7 +11,9 @@ import {
   BLANK,
   blankAtEnd,
   choicesInLine,
+  isToFill,
   isWritingLine,
+  letterNumber,
   type Marked,
 } from './marks';
 import type { Part } from './material';
@@ -120,6 +122,9 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
   c.fresh = true;
   // Numbers of a page go on from its first, wherever that is.
   let lastNumber = 0;
+  // The question that those counted by letters belong to; 0 where they stand by themselves.
+  let stem = 0;
+  let blanksBefore = false;
   for (const p of withLists(rowsAsQuestions(piece.parts))) {
     const d = draft as Draft | null;
     // Bullets right under a numbered question are its choices.
@@ -152,6 +157,29 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
       }
       const inLine = choicesInLine(whole);
       const choice = asChoice(whole);
+      const lettered = asLettered(inLine.length ? inLine : choice ? [choice] : [], d);
+      if (lettered) {
+        // What stood over it said what to do.
+        if (d && d.number !== null && Number.isInteger(d.number) && isStem(d)) {
+          stem = d.number;
+          c.sections.at(-1)?.numbers.delete(d.number);
+          content({ kind: 'paragraph', text: d.prompt });
+          draft = null;
+        }
+        for (const l of lettered) {
+          flush();
+          section = countIn(letterNumber(stem, l.mark), c, piece.at);
+          draft = begin(letterNumber(stem, l.mark), l.text, p);
+          draft.raw.push(whole);
+        }
+        continue;
+      }
+      // Things to choose from for several questions, each with a blank of its own.
+      if (d && choice?.mark === 'A' && blankAtEnd(d.prompt) >= 0 && blanksBefore && !d.choices.length) {
+        flush();
+        content(p);
+        continue;
+      }
       const tick = asTick(whole);
       if (d && (inLine.length || choice || tick !== null)) {
         if (inLine.length) d.choices.push(...inLine);
@@ -164,7 +192,9 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
       const question = asQuestion(whole);
       // After a title numbers may begin anew.
       if (question && (isNext(Number(question.mark), lastNumber) || (c.fresh && Number(question.mark) === 1))) {
+        blanksBefore = d !== null && d.number !== null && blankAtEnd(d.prompt) >= 0 && !d.choices.length;
         flush();
+        stem = 0;
         lastNumber = Number(question.mark);
         section = countIn(lastNumber, c, piece.at);
         const kept = withoutAnswer(question.text);
@@ -224,6 +254,18 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
   flush();
   return out;
 }
+
+/** Lines that are questions counted by letters: each to be filled, or asked where no numbered question is open. */
+function asLettered(lines: readonly Marked[], d: Draft | null): readonly Marked[] | null {
+  const open = d !== null && d.number !== null && Number.isInteger(d.number);
+  const asks = (l: Marked) => isToFill(l.text) || (!open && /\?\s*$/.test(l.text));
+  const follows = d !== null && d.choices.length > 0;
+  return lines.length > 0 && !follows && lines.every(asks) ? lines : null;
+}
+
+/** Whether a question has nothing to answer itself. */
+const isStem = (d: Draft): boolean =>
+  !d.choices.length && !d.ticks.length && !d.lines && !d.box && d.own === undefined && blankAtEnd(d.prompt) < 0;
 
 function titled(c: Counting, words: string): void {
   c.headings.push(words);

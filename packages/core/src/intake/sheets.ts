@@ -1,8 +1,7 @@
 import { linesOf, type Placed } from './apart';
-import { entriesInLine, entriesInTable, givesAnswer, type KeyEntry } from './keys';
-import { asChoice, asQuestion } from './marks';
+import { entriesInLine, entriesInTable, givesAnswer, type KeyEntry, listed } from './keys';
+import { asChoice, asQuestion, choicesInLine, letterNumber, numberWords } from './marks';
 import { labelOf } from './teacher-label';
-import { partsAt } from '../spaces';
 
 /** Questions that are counted together: a sheet, or a part of one whose numbers begin anew. */
 export interface Section {
@@ -38,6 +37,15 @@ export function keyGroups(parts: readonly Placed[], at: number): KeyGroup[] {
       if (!last().entries.some((x) => x.number === e.number)) last().entries.push(e);
     }
   };
+  /** Answers counted by letters, of one question or by themselves. */
+  const addLettered = (line: string): boolean => {
+    const here = choicesInLine(line);
+    const one = asChoice(line);
+    const choices = here.length ? here : one ? [one] : [];
+    const of = Math.floor(last().entries.at(-1)?.number ?? 0);
+    add(choices.map((c) => ({ number: letterNumber(of, c.mark), words: c.text })));
+    return choices.length > 0;
+  };
   for (const { part } of parts) {
     if (part.kind === 'table') add(entriesInTable(part.rows));
     else if (part.kind === 'heading') named(part.text);
@@ -52,6 +60,10 @@ export function keyGroups(parts: readonly Placed[], at: number): KeyGroup[] {
         const entries = entriesInLine(line.replace(/\*\*/g, ''));
         const before = last().entries.at(-1);
         if (entries.length) add(entries);
+        else if (before && isOpen(before) && asChoice(line)) {
+          const words = `${before.words} ${line}`.trim();
+          last().entries[last().entries.length - 1] = { ...before, words };
+        } else if (!isOpen(before) && isLettered(before) && addLettered(line)) continue;
         else if (before) goOn(last().entries, before, line);
         else if (isTitle(line) || (label && !label.rest)) named(line);
         else last().inOrder.push(...answersInOrder(line, label !== null));
@@ -61,6 +73,12 @@ export function keyGroups(parts: readonly Placed[], at: number): KeyGroup[] {
   return groups.filter((g) => g.entries.length + g.inOrder.length).map((g) => ({ ...g, at }));
 }
 
+/** Whether answers counted by letters may follow: at the beginning, or behind another of them. */
+const isLettered = (before: KeyEntry | undefined): boolean => before === undefined || !Number.isInteger(before.number);
+/** The same under the number of their question: alone, or with the first of them. */
+const isOpen = (before: KeyEntry | undefined): boolean =>
+  before !== undefined && Number.isInteger(before.number) && (before.words === '' || asChoice(before.words) !== null);
+
 interface Gathered {
   title: string;
   entries: KeyEntry[];
@@ -69,7 +87,7 @@ interface Gathered {
 
 /** Answers without numbers: all on the label's line, parted by commas; or a line each. */
 const answersInOrder = (line: string, onLabel: boolean): string[] =>
-  onLabel ? partsAt(line, /[,;]/) : line.trim() ? [line.replace(/^[•–-]\s+/, '').trim()] : [];
+  onLabel ? listed(line) : line.trim() ? [line.replace(/^[•–-]\s+/, '').trim()] : [];
 
 const isTitle = (line: string): boolean =>
   /^\*\*[^*]+\*\*\s?:?$/.test(line) ||
@@ -122,6 +140,12 @@ function overlap(a: Set<string>, b: Set<string>): number {
   return n;
 }
 
+/** The answer to a question that is asked by letters, to each of them: "a) 7 b) 11". */
+function inLetters(e: KeyEntry, asked: ReadonlySet<number>): KeyEntry[] {
+  const parts = asked.has(letterNumber(e.number, 'A')) ? choicesInLine(e.words) : [];
+  return parts.length ? parts.map((c) => ({ number: letterNumber(e.number, c.mark), words: c.text })) : [e];
+}
+
 export interface Assigned {
   /** By section: the answer to each number. */
   readonly keys: readonly Map<number, string>[];
@@ -142,9 +166,12 @@ export function assignKeys(sections: readonly Section[], groups: readonly KeyGro
   const give = (section: number, g: Pick<KeyGroup, 'entries' | 'inOrder'>) => {
     // Without numbers they are the answers only where there are as many as questions.
     const numbers = [...(sections[section]?.numbers ?? [])].sort((a, b) => a - b);
-    const inOrder =
-      g.entries.length === 0 && numbers.length > 1 && g.inOrder.length === numbers.length ? g.inOrder : [];
-    for (const e of [...g.entries, ...inOrder.map((words, i) => ({ number: numbers[i] ?? 0, words }))]) {
+    const loose = g.entries.length ? [] : g.inOrder;
+    const inOrder = numbers.length > 1 && loose.length === numbers.length ? loose : [];
+    const asked = sections[section]?.numbers ?? new Set<number>();
+    const entries = g.entries.flatMap((e) => inLetters(e, asked));
+    for (const e of [...entries, ...inOrder.map((words, i) => ({ number: numbers[i] ?? 0, words }))]) {
+      if (e.words === '') continue;
       if (!sections[section]?.numbers.has(e.number)) unmatched.push(e.number);
       else if (givesAnswer(e.words) && !keys[section]?.has(e.number)) keys[section]?.set(e.number, e.words);
     }
@@ -205,6 +232,6 @@ function sayTwice(entries: readonly KeyEntry[], unclear: string[], what: string)
   const numbers = [...new Set(entries.map((e) => e.number))];
   if (numbers.length)
     unclear.push(
-      `${what} question${numbers.length > 1 ? 's' : ''} ${numbers.join(', ')}, and it does not say which is meant: no key was set there.`,
+      `${what} question${numbers.length > 1 ? 's' : ''} ${numbers.map(numberWords).join(', ')}, and it does not say which is meant: no key was set there.`,
     );
 }

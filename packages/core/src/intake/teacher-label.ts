@@ -33,7 +33,7 @@ const ENGLISH: Wordings = [
     'sure',
     whole(
       `(?:the |teacher'?s? )?(?:answers?|solutions?) ?keys?${OF}|key to .*|mark(?:ing)? (?:scheme|key|guide|grid)s?${OF}` +
-        `|(?:the )?(?:correct|suggested|sample|model|possible|expected|worked) (?:answers|solutions)${OF}` +
+        `|(?:the )?(?:correct|suggested|sample|model|expected|worked) (?:answers|solutions)${OF}` +
         `|(?:answers|solutions) (?:for|only for) (?:the )?(?:teachers?|adults?)${OF}|(?:teacher'?s?|teachers') (?:answers|solutions|(?:master )?keys?)`,
     ),
   ],
@@ -41,7 +41,7 @@ const ENGLISH: Wordings = [
     'key',
     'likely',
     whole(
-      `(?:the |all |all the )?(?:answers|solutions)|(?:answers|solutions) (?:to|for|of|page|part|section|exercises?|unit|lesson|day|week|sheet) (?!your ).*` +
+      `(?:the |all |all the |possible )?(?:answers|solutions)|(?:answers|solutions) (?:to|for|of|page|part|section|exercises?|unit|lesson|day|week|sheet) (?!your ).*` +
         `|(?:answers|solutions) (?:and|with) explanations?|right answers`,
     ),
   ],
@@ -49,7 +49,7 @@ const ENGLISH: Wordings = [
     'teacher',
     'sure',
     whole(
-      `teacher'?s?'? (?:notes?|pages?|guides?|guidance|cop(?:y|ies)|only|information|info|instructions?|directions?|edition|background|use(?: only)?)${OF}` +
+      `teacher'?s?'? (?:notes?|pages?|guides?|guidance|cop(?:y|ies)|versions?|lists?|sheets?|only|information|info|instructions?|directions?|edition|background|use(?: only)?)${OF}` +
         `|(?:only |just )?for (?:the |all )?teachers?(?: only| use(?: only)?)?|for teacher use(?: only)?` +
         `|(?:notes?|information|guidance|instructions|directions) (?:for|to) (?:the |all )?(?:teachers?|adults?|staff|(?:teaching )?assistants?|parents and teachers)${OF}` +
         `|teaching notes?${OF}|to the teacher|lesson plans?${OF}|answers? and notes for the teacher`,
@@ -64,21 +64,21 @@ const FRENCH: Wordings = [
     'sure',
     whole(
       `(?:le |les )?corrigés?${OF}|(?:la )?cl[ée]s? d[eu]s? (?:corrections?|réponses)${OF}|(?:grille|barème) de correction${OF}` +
-        `|clé (?:du|de la|de) ${TEACHER_FR}${OF}|réponses? (?:attendues?|correctes?|possibles)${OF}|(?:éléments|feuille) de (?:réponse|correction)s? attendus?${OF}|solutionnaire${OF}`,
+        `|clé (?:du|de la|de) ${TEACHER_FR}${OF}|réponses? (?:attendues?|correctes?)${OF}|(?:éléments|feuille) de (?:réponse|correction)s? attendus?${OF}|solutionnaire${OF}`,
     ),
   ],
   [
     'key',
     'likely',
-    whole(`(?:les )?(?:réponses|solutions)(?: (?:aux?|des?|du|à) .*)?|corrections?(?: (?:des?|du) .*)?`),
+    whole(`(?:les )?(?:réponses|solutions)(?: (?:possibles|aux?|des?|du|à) .*)?|corrections?(?: (?:des?|du) .*)?`),
   ],
   [
     'teacher',
     'sure',
     whole(
-      `(?:notes?|remarques?|consignes?|guide|fiche|page|informations?|conseils?) (?:pour|à|de) ${TEACHER_FR}${OF}` +
+      `(?:notes?|remarques?|consignes?|guide|fiche|page|version|informations?|conseils?) (?:pour|à|de) ${TEACHER_FR}${OF}` +
         `|(?:uniquement |seulement )?pour ${TEACHER_FR}(?: seulement| uniquement)?|(?:réservée?|à l['’]attention) (?:à|au|de|aux) ?(?:${TEACHER_FR}|professeurs?|enseignants?)${OF}` +
-        `|(?:fiche|guide|notes?) (?:enseignante?|professeur|du maître|du professeur|pédagogiques?)${OF}`,
+        `|(?:fiche|guide|notes?|version) (?:enseignante?|professeur|du maître|du professeur|pédagogiques?)${OF}`,
     ),
   ],
 ];
@@ -103,7 +103,7 @@ const GERMAN: Wordings = [
     'sure',
     whole(
       `(?:hinweise?|notizen?|informationen?|infos?|anmerkungen?|anleitung|seite) (?:für|an) ${TEACHER_DE}${OF}|(?:nur )?für ${TEACHER_DE}` +
-        `|lehrer(?:hinweise?|notizen|seite|informationen?|kommentare?|teil|blatt|heft)${OF}|didaktische (?:hinweise|anmerkungen)${OF}`,
+        `|lehrer(?:hinweise?|notizen|seite|version|fassung|exemplar|informationen?|kommentare?|teil|blatt|heft)${OF}|didaktische (?:hinweise|anmerkungen)${OF}`,
     ),
   ],
 ];
@@ -114,16 +114,16 @@ const SPANISH: Wordings = [
     'key',
     'sure',
     whole(
-      `claves? (?:de|con) (?:las? )?(?:respuestas?|corrección|soluciones)${OF}|solucionario${OF}|respuestas (?:correctas|esperadas|posibles)${OF}` +
+      `claves? (?:de|con) (?:las? )?(?:respuestas?|corrección|soluciones)${OF}|solucionario${OF}|respuestas (?:correctas|esperadas)${OF}` +
         `|clave (?:del?|de la|para el) ${TEACHER_ES}${OF}|pauta de (?:corrección|respuestas)${OF}|hoja de soluciones${OF}`,
     ),
   ],
-  ['key', 'likely', whole(`(?:las )?(?:respuestas|soluciones)(?: (?:a|al|de|del|para) .*)?`)],
+  ['key', 'likely', whole(`(?:las )?(?:respuestas|soluciones)(?: (?:posibles|a|al|de|del|para) .*)?`)],
   [
     'teacher',
     'sure',
     whole(
-      `(?:notas?|guía|página|hoja|instrucciones|información|indicaciones|orientaciones|sugerencias) (?:para|al|del|de la) ?${TEACHER_ES}${OF}` +
+      `(?:notas?|guía|página|hoja|versión|instrucciones|información|indicaciones|orientaciones|sugerencias) (?:para|al|del|de la) ?${TEACHER_ES}${OF}` +
         `|(?:s[oó]lo |solamente )?para ${TEACHER_ES}(?: s[oó]lo| solamente)?|(?:notas|orientaciones) (?:didácticas|pedagógicas|docentes)${OF}`,
     ),
   ],
@@ -133,7 +133,7 @@ const WORDINGS: Wordings = [...ENGLISH, ...FRENCH, ...GERMAN, ...SPANISH];
 
 /** A label's words inside a title: "Who digs? – answers", "Unit 4 (answer key)". */
 const AT_END =
-  /^\S.{0,60}?(?:\s[–—-]\s?|[:(]\s?|,\s)((?:the )?(?:answer keys?|answers|solutions|corrigé|réponses|lösungen|musterlösung|respuestas|soluciones|solucionario|teacher'?s? (?:copy|notes|page)))\)?$/u;
+  /^\S.{0,60}?(?:\s[–—-]\s?|[:(]\s?|,\s)((?:the )?(?:answer keys?|answers|solutions|corrigé|réponses|lösungen|musterlösung|respuestas|soluciones|solucionario|teacher'?s? (?:copy|notes|page|list|version|sheet|key)))\)?$/u;
 
 /** Words that stand in many titles of the learners' too. */
 const HINT =

@@ -131,6 +131,33 @@ describe('a worksheet written in a word processor', () => {
     });
   });
 
+  it('lines counted by letters that are to be answered themselves are questions, with their answers', () => {
+    const asked = (html: string) =>
+      read(html)
+        .pages.flatMap((p) => p.proposals)
+        .flatMap((p) => ('prompt' in p.block ? [[p.says.split(':')[0], p.block.prompt, keyWordsOf(p.block)]] : []));
+    const sums = '<p>1. Work out.</p><p>a) 3 + 4 = ____</p><p>b) 5 + 6 = ____</p>';
+    const worked = [
+      ['Question 1 a', '3 + 4 =', ['7']],
+      ['Question 1 b', '5 + 6 =', ['11']],
+    ];
+    expect(asked(`${sums}<h2>Answers</h2><p>1. a) 7 b) 11</p>`)).toEqual(worked);
+    expect(asked(`${sums}<h2>Answer key</h2><p>1. a) 7</p><p>b) 11</p>`)).toEqual(worked);
+    expect(asked('<p>a) How long?</p><p>b) How wide?</p><h2>Answers</h2><p>a) a mile</p><p>b) an inch</p>')).toEqual([
+      ['Question a', 'How long?', ['a mile']],
+      ['Question b', 'How wide?', ['an inch']],
+    ]);
+    // Under a question of their own they are its choices, though one of them asks.
+    expect(only('<p>1. Which asks?</p><p>a) Where is it?</p><p>b) There it is.</p>')).toHaveProperty('options.1');
+  });
+
+  it('a number alone may be bold, and things to choose from for several blanks are no one’s choices', () => {
+    const bold = blocksOf('<p><b>1.</b> Who hid?</p><p><b>Question 2:</b> Who ran?</p>');
+    expect(bold).toMatchObject([{ prompt: 'Who hid?' }, { prompt: 'Who ran?' }]);
+    const match = blocksOf('<p>1. bird ____</p><p>2. fox ____</p><p>A. a den</p><p>B. a nest</p>');
+    expect(match.map((b) => b.kind)).toEqual(['short-text', 'short-text', 'text', 'text']);
+  });
+
   it('short lines of Markdown stay lines, long ones are one paragraph', () => {
     expect(withShortLines('1 snow\n2 rain\n\nEnd')).toBe('1 snow  \n2 rain\n\nEnd');
     const long = 'A line that a program broke because it had become as long as this';
@@ -225,6 +252,6 @@ describe('answers at the end of the sheet', () => {
   });
 
   it('one that no question has is named', () => {
-    expect(read(sheet('<p>1. A</p><p>9. gull</p>')).unmatched).toEqual([9]);
+    expect(read(sheet('<p>1. A</p><p>9. gull</p>')).unmatched).toEqual(['9']);
   });
 });
