@@ -147,6 +147,21 @@ describe('a part for the teacher', () => {
     expect(audiences(`<p>Possible answers: steam, rain.</p>${asks}`)).toEqual(['learner']);
   });
 
+  it('answers under titles of a sheet’s parts are the sheet’s, though its numbers go on', () => {
+    const { pages, unmatched } = propose(
+      read(
+        '<h1>Trees</h1><h2>Warm-up</h2><p>1. What falls?</p><h2>Reading</h2><p>2. What drinks?</p><h1>Teacher section</h1>' +
+          '<h2>Answers to the warm-up</h2><p>1. leaves</p><h2>Answers to the reading</h2><p>2. roots</p>',
+      ),
+      newId,
+    );
+    expect(unmatched).toEqual([]);
+    expect(pages.flatMap((p) => p.proposals).flatMap((p) => (p.keyed ? [p.block] : []))).toMatchObject([
+      { key: ['leaves'] },
+      { key: ['roots'] },
+    ]);
+  });
+
   it('an answer may say what is right too', () => {
     const { pages } = propose(read('<p>1. Who makes honey?</p><h2>Answers</h2><p>1. bee (accept: bees)</p>'), newId);
     expect(pages[0]?.proposals[0]?.block).toMatchObject({ key: ['bee', 'bees'] });

@@ -98,9 +98,11 @@ describe('columns', () => {
         at(60, 60, 'Opposites', { h: 22 }),
         ...under(60, 120, ['1. hot', '2. big']),
         ...under(320, 119, ['3. wet', '4. early']),
+        at(60, 170, 'Answers', { h: 18 }),
+        at(60, 200, '1. cold 2. small 3. dry 4. late, and that stands under both'),
       ]),
     );
-    expect(parts.join(' ').match(/\d/g)).toEqual(['1', '2', '3', '4']);
+    expect(parts.join(' ').match(/\d/g)?.join('')).toBe('12341234');
   });
 
   it('of a script that is read from the right begin at the right', () => {

@@ -121,16 +121,19 @@ function upright(text: string, rtl: boolean): string {
   return end ? text.slice(end.length).trimStart() + end : text;
 }
 
-/** Whether both sides are numbered, and the right one goes on where the left one ends. */
+/** Whether both sides are numbered, and the right one goes on where the left one ends; titles are of neither. */
 function countsOn(left: readonly Line[], right: readonly Line[]): boolean {
-  const numbers = (side: readonly Line[]) =>
-    [...side]
-      .sort((a, b) => a.y - b.y)
-      .flatMap((l) => asQuestion(l.text)?.mark ?? [])
-      .map(Number);
-  const [a, b] = [numbers(left), numbers(right)];
-  const all = [...a, ...b];
-  return a.length > 1 && b.length > 1 && all.every((n, i) => i === 0 || n === (all[i - 1] ?? 0) + 1);
+  const questions = (side: readonly Line[]) =>
+    [...side].sort((a, b) => a.y - b.y).filter((l) => asQuestion(l.text) !== null);
+  const [a, b] = [questions(left), questions(right)];
+  const all = [...a, ...b].map((l) => Number(asQuestion(l.text)?.mark));
+  const size = median([...a, ...b].map((l) => l.size));
+  return (
+    a.length > 1 &&
+    b.length > 1 &&
+    all.every((n, i) => i === 0 || n === (all[i - 1] ?? 0) + 1) &&
+    ![...left, ...right].some((l) => l.text !== '' && l.size > size * 1.18)
+  );
 }
 
 /** The x of a gutter that parts the lines into two columns of some length, if there is one. */
@@ -154,6 +157,24 @@ function gutter(lines: readonly Line[], pageWidth: number): number | null {
   return null;
 }
 
+/** How many lines over columns, and under them, are looked past. */
+const MOST_ACROSS = 12;
+
+/** Where lines from the top can be cut across the page, twice: from which line to which columns may stand. */
+function bands(sorted: readonly Line[]): [number, number][] {
+  const n = sorted.length;
+  let low = -Infinity;
+  const cuts = sorted.flatMap((l, i) => {
+    const isCut = i === 0 || l.y >= low - 1;
+    low = Math.max(low, l.low);
+    return isCut ? [i] : [];
+  });
+  const ends = [n, ...cuts.filter((j) => j >= n - MOST_ACROSS).reverse()];
+  return ends.flatMap((j) =>
+    cuts.flatMap((i): [number, number][] => (i < MOST_ACROSS && j - i > 3 && j - i < n ? [[i, j]] : [])),
+  );
+}
+
 /** Lines in the order they are read: bands from the top, columns within a band. */
 function readingOrder(lines: readonly Line[], pageWidth: number, depth = 0): Line[] {
   if (lines.length < 2) return [...lines];
@@ -166,13 +187,11 @@ function readingOrder(lines: readonly Line[], pageWidth: number, depth = 0): Lin
   }
   const sorted = [...lines].sort((a, b) => a.y - b.y || a.x - b.x);
   if (depth < 4)
-    // A heading across the page stands over columns: cut it off and look again at the rest.
-    for (let i = 1; i < Math.min(sorted.length, 12); i++) {
-      const over = sorted.slice(0, i);
-      const under = sorted.slice(i);
-      const edge = Math.max(...over.map((l) => l.low));
-      if (under.every((l) => l.y >= edge - 1) && gutter(under, pageWidth) !== null)
-        return [...readingOrder(over, pageWidth, depth + 1), ...readingOrder(under, pageWidth, depth + 1)];
+    // What stands across the page over columns, and under them, is cut off, and the rest looked at again.
+    for (const [i, j] of bands(sorted)) {
+      const columns = sorted.slice(i, j);
+      if (gutter(columns, pageWidth) === null) continue;
+      return [sorted.slice(0, i), columns, sorted.slice(j)].flatMap((band) => readingOrder(band, pageWidth, depth + 1));
     }
   // Lines of one height are one line: from the left, or from the right where that is how it is read.
   const rtl = lines.filter((l) => l.rtl).length > lines.length / 2;

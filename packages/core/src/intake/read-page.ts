@@ -32,7 +32,7 @@ export function plainPage(parts: readonly Part[], m: Making): Proposal[] {
 function questionInRow(row: readonly string[]): string | null {
   const [first = '', second = '', ...rest] = row;
   const isRoom = (cells: readonly string[]) =>
-    cells.length > 0 && cells.every((c) => c.trim() === '' || isWritingLine(c));
+    cells.length > 0 && cells.every((c) => /^[\s☐□❏❑▢◻○◯]*$/.test(c) || isWritingLine(c));
   if (/^\d{1,3}[.)]?$/.test(first.trim()) && /\p{L}/u.test(second) && isRoom(rest))
     return `${first.trim().replace(/[.)]$/, '')}. ${second}`;
   return asQuestion(first) !== null && isRoom(row.slice(1)) ? first : null;
@@ -43,14 +43,28 @@ function rowsAsQuestions(parts: readonly Part[]): Part[] {
   return parts.flatMap((p): Part[] => {
     if (p.kind !== 'table') return [p];
     const [head = [], ...below] = p.rows;
-    const hasTitles = below.length > 0 && questionInRow(head) === null && head.every((c) => c.trim() !== '');
+    const hasTitles = below.length > 0 && questionInRow(head) === null && head.slice(1).every((c) => c.trim() !== '');
     const questions = (hasTitles ? below : p.rows).map(questionInRow);
     if (questions.length === 0 || questions.includes(null)) return [p];
+    // Columns such as "True" and "False" are what there is to choose from.
+    const either = `(${head.slice(-2).join(' / ')})`;
+    const room = hasTitles && EITHER.test(either) ? either : '________';
     return questions.map((q): Part => ({
       kind: 'paragraph',
-      text: `${q ?? ''} ________`,
+      text: `${q ?? ''} ${room}`,
       ...(p.box ? { box: p.box } : {}),
     }));
+  });
+}
+
+/** Boxes to tick that stand on lines of one paragraph, each by itself. */
+function ticksApart(parts: readonly Part[]): Part[] {
+  return parts.flatMap((p): Part[] => {
+    if (p.kind !== 'paragraph' || !p.text.includes('\n')) return [p];
+    const [first = '', ...more] = p.text.split('\n');
+    if (!more.some((l) => asTick(l) !== null)) return [p];
+    const { marker, ...rest } = p;
+    return [{ ...p, text: first }, ...more.map((text): Part => ({ ...rest, text }))];
   });
 }
 
@@ -86,6 +100,7 @@ type Later = (keyOf: KeyOf, unfit: UnfitKey[]) => Proposal;
 function countIn(number: number, c: Counting, at: number): number {
   const now = c.sections.at(-1);
   if (!now || (c.fresh && number <= c.last)) c.sections.push({ at, title: c.headings.join(' '), numbers: new Set() });
+  else now.title = `${now.title} ${c.headings.join(' ')}`.trim();
   c.sections.at(-1)?.numbers.add(number);
   c.last = number;
   c.headings = [];
@@ -125,7 +140,7 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
   // The question that those counted by letters belong to; 0 where they stand by themselves.
   let stem = 0;
   let blanksBefore = false;
-  for (const p of withLists(rowsAsQuestions(piece.parts))) {
+  for (const p of withLists(ticksApart(rowsAsQuestions(piece.parts)))) {
     const d = draft as Draft | null;
     // Bullets right under a numbered question are its choices.
     if (p.kind === 'list' && d && d.number !== null && p.items.length > 1 && !d.choices.length && !d.lines) {

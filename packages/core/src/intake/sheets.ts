@@ -7,8 +7,8 @@ import { labelOf } from './teacher-label';
 export interface Section {
   /** Place of its first part in the file. */
   readonly at: number;
-  /** Words of the headings over it. */
-  readonly title: string;
+  /** Words of the headings over it and in it. */
+  title: string;
   readonly numbers: Set<number>;
 }
 

@@ -49,7 +49,7 @@ const ENGLISH: Wordings = [
     'teacher',
     'sure',
     whole(
-      `teacher'?s?'? (?:notes?|pages?|guides?|guidance|cop(?:y|ies)|versions?|lists?|sheets?|only|information|info|instructions?|directions?|edition|background|use(?: only)?)${OF}` +
+      `teacher'?s?'? (?:notes?|pages?|guides?|guidance|cop(?:y|ies)|versions?|lists?|sheets?|sections?|parts?|corners?|only|information|info|instructions?|directions?|edition|background|use(?: only)?)${OF}` +
         `|(?:only |just )?for (?:the |all )?teachers?(?: only| use(?: only)?)?|for teacher use(?: only)?` +
         `|(?:notes?|information|guidance|instructions|directions) (?:for|to) (?:the |all )?(?:teachers?|adults?|staff|(?:teaching )?assistants?|parents and teachers)${OF}` +
         `|teaching notes?${OF}|to the teacher|lesson plans?${OF}|answers? and notes for the teacher`,

@@ -67,6 +67,9 @@ describe('a worksheet written in a word processor', () => {
   });
 
   it('boxes to tick are a question with several answers', () => {
+    expect(only('<p>1. Tick what floats.</p><p>☐ cork<br>☐ stone</p>')).toMatchObject({
+      options: [{ text: 'cork' }, { text: 'stone' }],
+    });
     expect(only('<p>1. What do you need?</p><p>☐ a bucket</p><p>☐ a lamp</p>')).toMatchObject({
       kind: 'multiple-choice',
       options: [{ text: 'a bucket' }, { text: 'a lamp' }],
@@ -118,6 +121,10 @@ describe('a worksheet written in a word processor', () => {
     expect(asked(`${titles}<tr><td>1. Where?</td>${room}</tr><tr><td>2. When?</td>${room}</tr>`)).toEqual([
       'Where?',
       'When?',
+    ]);
+    const either = '<tr><td></td><td>True</td><td>False</td></tr>';
+    expect(blocksOf(`<table>${either}<tr><td>1. Ice is cold.</td>${room}${room}</tr></table>`)).toMatchObject([
+      { prompt: 'Ice is cold.', options: [{ text: 'True' }, { text: 'False' }] },
     ]);
     expect(asked(`<tr><td>1</td><td>Where?</td>${room}</tr><tr><td>2</td><td>When?</td>${room}</tr>`)).toEqual([
       'Where?',
