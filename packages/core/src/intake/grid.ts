@@ -1,4 +1,4 @@
-import type { DrawnShape } from './lines';
+import type { DrawnShape } from './text-lines';
 
 /** A table that is drawn: its edges, in points, from the left and from the top. */
 export interface Grid {

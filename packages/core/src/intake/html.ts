@@ -3,6 +3,7 @@ import { DomUtils, parseDocument } from 'htmlparser2';
 import { notTooDeep } from '../formats/nesting';
 import { PAGE_BREAK } from '../formats/word';
 import { inSpaces } from '../spaces';
+import { hiddenByStyle, isHidden } from './hidden';
 import { asChoice } from './marks';
 import type { Material, MaterialPage, Part } from './material';
 
@@ -127,46 +128,9 @@ function walk(nodes: readonly AnyNode[], r: Reading, flow: Flow): void {
   say(r, flow);
 }
 
-const HIDING =
-  /display\s*:\s*none|visibility\s*:\s*hidden|opacity\s*:\s*0(?:\.0+)?\s*(?:;|$)|font-size\s*:\s*0(?:[a-z%]*)\s*(?:;|$)/i;
-const WHITE =
-  /(?:^|[;\s])color\s*:\s*(?:white|transparent|#fff(?:fff)?|rgba?\(\s*255\s*,\s*255\s*,\s*255[^)]*\))\s*(?:!important\s*)?(?:;|$)/i;
-/** A ground of its own, on which white words can be read. */
-const hasGround = (el: Element): boolean =>
-  'bgcolor' in el.attribs || /background/i.test(el.attribs['style'] ?? '') || 'class' in el.attribs;
-
-/** What the file's own styles hide by the simplest of selectors: `p`, `.answer`, `#key`, `p.answer`. */
-function hiddenByStyle(nodes: readonly AnyNode[]): Set<string> {
-  const css = DomUtils.getElementsByTagName('style', nodes as AnyNode[])
-    .map((e) => DomUtils.textContent(e))
-    .join('\n');
-  const hides = new Set<string>();
-  for (const [, selectors = '', rules = ''] of css.matchAll(/([^{}]{1,400})\{([^{}]*)\}/g))
-    if (HIDING.test(rules) || (WHITE.test(rules) && !/background/i.test(rules)))
-      for (const one of selectors.split(',')) hides.add(one.trim().toLowerCase());
-  return hides;
-}
-
-/** Whether a browser would not show it, or shows it white on white. */
-function isHidden(el: Element, r: Reading): boolean {
-  const { style = '', class: classes = '', id } = el.attribs;
-  if ('hidden' in el.attribs || HIDING.test(style)) return true;
-  if (WHITE.test(style)) {
-    let on: Element | null = el;
-    while (on && !hasGround(on)) on = on.parent && isTag(on.parent) ? on.parent : null;
-    if (!on) return true;
-  }
-  const named = classes.toLowerCase().split(/\s+/).filter(Boolean);
-  const selectors = [
-    el.name,
-    ...named.flatMap((c) => [`.${c}`, `${el.name}.${c}`]),
-    ...(id ? [`#${id}`, `${el.name}#${id}`].map((x) => x.toLowerCase()) : []),
-  ];
-  return selectors.some((s) => r.hides.has(s));
-}
-
 /** Struck out or hidden: what nobody reads on the page. */
-const isUnread = (el: Element, r: Reading): boolean => isHidden(el, r) || ['del', 's', 'strike'].includes(el.name);
+const isUnread = (el: Element, r: Reading): boolean =>
+  isHidden(el, r.hides) || ['del', 's', 'strike'].includes(el.name);
 
 function element(el: Element, r: Reading, flow: Flow): void {
   const tag = el.name.toLowerCase();

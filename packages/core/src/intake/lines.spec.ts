@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { type DrawnShape, readLaidOut, type TextItem } from './lines';
+import { readLaidOut } from './lines';
 import type { Part } from './material';
+import type { DrawnShape, TextItem } from './text-lines';
 
 /** Words at a place, in points; 12 high and about half as wide a letter where nothing else is said. */
 const at = (x: number, y: number, text: string, more: Partial<TextItem> = {}): TextItem => ({

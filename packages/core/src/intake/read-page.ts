@@ -2,9 +2,8 @@ import { type Rect, rectSchema } from '../activity/parts';
 import type { Making } from '../making';
 import { contentBlock } from './content-of';
 import { type Draft, finish, type Proposal, type UnfitKey } from './item-of';
-import { bracketedAnswer, ownAnswer } from './keys';
+import { ownAnswer } from './keys';
 import {
-  asBullet,
   asChoice,
   asQuestion,
   asTick,
@@ -18,68 +17,16 @@ import {
 } from './marks';
 import type { Part } from './material';
 import type { Piece } from './pieces';
+import { prepared, withLists } from './prepared';
 import type { Section } from './sheets';
 import { tableToFill } from './table-of';
+import { splitTail, withoutAnswer } from './tails';
 
 export function plainPage(parts: readonly Part[], m: Making): Proposal[] {
   return withLists(parts).flatMap((p): Proposal[] => {
     const made = contentBlock(p, m);
     return made ? [{ id: m.newId(), ...made, plain: null, keyed: false }] : [];
   });
-}
-
-/** The question in a table's row, where the row is a number, its question and room to answer; else null. */
-function questionInRow(row: readonly string[]): string | null {
-  const [first = '', second = '', ...rest] = row;
-  const isRoom = (cells: readonly string[]) =>
-    cells.length > 0 && cells.every((c) => /^[\s☐□❏❑▢◻○◯]*$/.test(c) || isWritingLine(c));
-  if (/^\d{1,3}[.)]?$/.test(first.trim()) && /\p{L}/u.test(second) && isRoom(rest))
-    return `${first.trim().replace(/[.)]$/, '')}. ${second}`;
-  return asQuestion(first) !== null && isRoom(row.slice(1)) ? first : null;
-}
-
-/** A table whose rows are numbered questions with room beside them, as those questions; also under a row of titles. */
-function rowsAsQuestions(parts: readonly Part[]): Part[] {
-  return parts.flatMap((p): Part[] => {
-    if (p.kind !== 'table') return [p];
-    const [head = [], ...below] = p.rows;
-    const hasTitles = below.length > 0 && questionInRow(head) === null && head.slice(1).every((c) => c.trim() !== '');
-    const questions = (hasTitles ? below : p.rows).map(questionInRow);
-    if (questions.length === 0 || questions.includes(null)) return [p];
-    // Columns such as "True" and "False" are what there is to choose from.
-    const either = `(${head.slice(-2).join(' / ')})`;
-    const room = hasTitles && EITHER.test(either) ? either : '________';
-    return questions.map((q): Part => ({
-      kind: 'paragraph',
-      text: `${q ?? ''} ${room}`,
-      ...(p.box ? { box: p.box } : {}),
-    }));
-  });
-}
-
-/** Boxes to tick that stand on lines of one paragraph, each by itself. */
-function ticksApart(parts: readonly Part[]): Part[] {
-  return parts.flatMap((p): Part[] => {
-    if (p.kind !== 'paragraph' || !p.text.includes('\n')) return [p];
-    const [first = '', ...more] = p.text.split('\n');
-    if (!more.some((l) => asTick(l) !== null)) return [p];
-    const { marker, ...rest } = p;
-    return [{ ...p, text: first }, ...more.map((text): Part => ({ ...rest, text }))];
-  });
-}
-
-/** Bulleted paragraphs that follow each other, as one list. */
-function withLists(parts: readonly Part[]): Part[] {
-  const out: Part[] = [];
-  for (const p of parts) {
-    const item =
-      p.kind !== 'paragraph' ? null : p.marker === '•' ? p.text : p.marker === undefined ? asBullet(p.text) : null;
-    const last = out.at(-1);
-    if (item === null) out.push(p);
-    else if (last?.kind === 'list') out[out.length - 1] = { ...last, items: [...last.items, item] };
-    else out.push({ kind: 'list', items: [item], ...(p.box ? { box: p.box } : {}) });
-  }
-  return out;
 }
 
 /** How far questions are counted, over all pages. */
@@ -140,7 +87,7 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
   // The question that those counted by letters belong to; 0 where they stand by themselves.
   let stem = 0;
   let blanksBefore = false;
-  for (const p of withLists(ticksApart(rowsAsQuestions(piece.parts)))) {
+  for (const p of prepared(piece.parts)) {
     const d = draft as Draft | null;
     // Bullets right under a numbered question are its choices.
     if (p.kind === 'list' && d && d.number !== null && p.items.length > 1 && !d.choices.length && !d.lines) {
@@ -287,24 +234,6 @@ function titled(c: Counting, words: string): void {
   c.fresh = true;
 }
 
-/** A question without the answer that stands with it, in brackets or on its second line. */
-function withoutAnswer(words: string): { question: string; answer: string | null } {
-  const [first = '', ...more] = words.split('\n');
-  const at = more.findIndex((l) => ownAnswer(l) !== null);
-  if (at >= 0)
-    return {
-      question: [first, ...more.filter((_, i) => i !== at)].join('\n').trim(),
-      answer: ownAnswer(more[at] ?? ''),
-    };
-  const behind =
-    /^([\s\S]{3,}?[.?!:_…])\s+((?:Answer|Ans|Solution|Réponse|Antwort|Lösung|Respuesta|Solución)\s?[:=]\s?[\s\S]+)$/.exec(
-      words,
-    );
-  const inLine = behind ? ownAnswer(behind[2] ?? '') : null;
-  if (behind && inLine) return { question: behind[1] ?? '', answer: inLine };
-  return bracketedAnswer(words) ?? { question: words, answer: null };
-}
-
 /** Whether words under a question are still the question: close below it, and it has no place to answer yet. */
 function goesOn(d: Draft, words: string, box: Rect | undefined): boolean {
   if (d.own !== undefined || /^\*\*[^*]+\*\*\s?:?$/.test(words)) return false;
@@ -324,30 +253,3 @@ function blankAt(words: string, box: Rect | undefined): Rect | undefined {
 
 /** Whether a number goes on the count; a page may begin anywhere, and "3.5 kg" or "2019." are no questions. */
 const isNext = (n: number, last: number): boolean => (last === 0 ? n < 200 : n > last && n <= last + 3);
-
-const EITHER =
-  /(?<![\p{L}])(true|yes|vrai|oui|richtig|wahr|ja|verdadero|sí)\s{0,9}(?:\/|or|ou|oder|o|,)\s{0,9}(false|no|faux|non|falsch|nein|falso)(?!\p{L})[)\s.?]*$/iu;
-
-const LETTERS = /(?<=[\s(])([TVRW])\s?\/\s?(F)[)\s.]*$/;
-
-/** "Is it wet? A. yes B. no" and "Crabs swim. True / False": the choices at a question's end. */
-function splitTail(words: string): { prompt: string; choices: Marked[] } {
-  const either = EITHER.exec(words) ?? LETTERS.exec(words);
-  if (either) {
-    let end = either.index;
-    while (/[\s(]/.test(words[end - 1] ?? '')) end--;
-    return {
-      prompt: words.slice(0, end).trim(),
-      choices: [
-        { mark: 'A', text: either[1] ?? '' },
-        { mark: 'B', text: either[2] ?? '' },
-      ],
-    };
-  }
-  const at = words.search(/\s[([]?[Aa][.)\]]\s+\S/);
-  if (at > 0) {
-    const choices = choicesInLine(words.slice(at));
-    if (choices.length) return { prompt: words.slice(0, at).trim(), choices };
-  }
-  return { prompt: words, choices: [] };
-}

@@ -1,6 +1,6 @@
-import { linesOf, type Placed } from './apart';
 import { entriesInLine, entriesInTable, givesAnswer, type KeyEntry, listed } from './keys';
 import { asChoice, asQuestion, choicesInLine, letterNumber, numberWords } from './marks';
+import { linesOf, type Placed } from './placed';
 import { labelOf } from './teacher-label';
 
 /** Questions that are counted together: a sheet, or a part of one whose numbers begin anew. */
