@@ -15,8 +15,10 @@ export function hiddenByStyle(nodes: readonly AnyNode[]): Set<string> {
     .map((e) => DomUtils.textContent(e))
     .join('\n');
   const hides = new Set<string>();
+  // Where grounds are coloured somewhere, white words may stand on one.
+  const hasGrounds = /background/i.test(css);
   for (const [, selectors = '', rules = ''] of css.matchAll(/([^{}]{1,400})\{([^{}]*)\}/g))
-    if (HIDING.test(rules) || (WHITE.test(rules) && !/background/i.test(rules)))
+    if (HIDING.test(rules) || (WHITE.test(rules) && !hasGrounds))
       for (const one of selectors.split(',')) hides.add(one.trim().toLowerCase());
   return hides;
 }
