@@ -176,7 +176,7 @@ function element(el: Element, r: Reading, flow: Flow): void {
     case 'ul':
     case 'ol':
       say(r, flow);
-      list(el, r, 0);
+      list(el, r, levelOf(el));
       return;
     case 'input':
       flow.inline += /^(checkbox|radio)$/.test(el.attribs['type'] ?? '') ? ' ☐ ' : ' ________ ';
@@ -242,6 +242,10 @@ function picture(el: Element, r: Reading): void {
 }
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
+
+/** How deep a list is that stands by itself: some programs write nested ones so, and say the level in their class only. */
+const levelOf = (el: Element): number =>
+  Number(/(?:^|\s)lst-\S{1,60}-(\d)(?!\S)/.exec(el.attribs['class'] ?? '')?.[1] ?? 0);
 
 /** A list's entries are paragraphs with their markers, so that a numbered list can be questions and a lettered one choices. */
 function list(el: Element, r: Reading, depth: number): void {

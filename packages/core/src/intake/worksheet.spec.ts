@@ -43,6 +43,16 @@ describe('a worksheet written in a word processor', () => {
     });
   });
 
+  it('lists that other programs write side by side are as deep as their class says', () => {
+    const ol = (level: number, start: number, item: string) =>
+      `<ol class="c4 lst-x-${level} start" start="${start}">${item}</ol>`;
+    expect(
+      blocksOf(
+        ol(0, 1, '<li>Who sells?</li>') + ol(1, 1, '<li>a cook</li><li>a maid</li>') + ol(0, 2, '<li>What?</li>'),
+      ),
+    ).toMatchObject([{ prompt: 'Who sells?', options: [{ text: 'a cook' }, { text: 'a maid' }] }, { prompt: 'What?' }]);
+  });
+
   it('bullets under a numbered question are its choices; by themselves they are a list', () => {
     expect(only('<p>1. Which of these floats?</p><ul><li>cork</li><li>stone</li></ul>')).toMatchObject({
       kind: 'single-choice',
