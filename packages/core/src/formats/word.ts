@@ -3,6 +3,7 @@ import { strFromU8, strToU8, zipSync } from 'fflate';
 import { DomUtils, parseDocument } from 'htmlparser2';
 import { notTooDeep } from './nesting';
 import { elementsOf, findAll, nameOf, textIn } from './qti/xml';
+import { writeNumbers } from './word-numbers';
 import { PACK_LIMITS, unzip } from './zip';
 
 /** A Word document as its reader shows it. */
@@ -15,6 +16,8 @@ export interface WordFile {
 
 const DECLARATION = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>';
 
+const NO_LISTS = `${DECLARATION}<w:numbering xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"/>`;
+
 /** The class of what stands where a page ends. */
 export const PAGE_BREAK = 'page-break';
 /** How page ends are to be written, in the words of the reader that makes HTML of the document. */
@@ -22,22 +25,29 @@ export const PAGE_BREAK_STYLE = `br[type='page'] => hr.${PAGE_BREAK}:fresh`;
 
 /**
  * A Word document without what its reader does not see: hidden words and white ones, deletions and comments are taken out and named,
- * and a page that begins with its paragraph ends the page before. Its parts have been unpacked within the limits and lie
+ * its own numbers are written out, and a page that begins with its paragraph ends the page before. Its parts have been unpacked within the limits and lie
  * in it as they are: whoever reads it cannot be made to unpack more. Throws a Problem as `unzip` does.
  */
 export function wordFile(bytes: Uint8Array): WordFile {
   const files = { ...unzip(bytes, 'Word document', PACK_LIMITS) };
   const left: string[] = [];
-  const hidden = hiddenStyles(files['word/styles.xml']);
+  const styles = xmlOf(files['word/styles.xml'], 'word/styles.xml');
+  const numbering = xmlOf(files['word/numbering.xml'], 'word/numbering.xml');
+  const hidden = hiddenStyles(styles);
   const seen = { hidden: 0, deleted: 0 };
   for (const name of Object.keys(files)) {
     if (!/^word\/(?:document|footnotes|endnotes)\d*\.xml$/.test(name)) continue;
     const doc = xmlOf(files[name], name);
-    if (!doc || !clean(doc, hidden, seen)) continue;
+    if (!doc) continue;
+    const changed = clean(doc, hidden, seen);
+    const numbered = numbering !== null && writeNumbers(doc, numbering, styles);
+    if (!changed && !numbered) continue;
     // The declaration is written anew: the serializer leaves its last sign out.
     const roots = doc.children.filter(isTag);
     files[name] = strToU8(`${DECLARATION}${roots.map((r) => DomUtils.getOuterHTML(r, { xmlMode: true })).join('')}`);
   }
+  // The numbers stand in the paragraphs by now.
+  if (numbering) files['word/numbering.xml'] = strToU8(NO_LISTS);
   if (seen.hidden) left.push('Hidden words were left out.');
   if (seen.deleted) left.push('Words that had been deleted, and kept by the word processor, were left out.');
   const comments = xmlOf(files['word/comments.xml'], 'word/comments.xml');
@@ -58,8 +68,7 @@ const child = (el: Element, name: string): Element | undefined =>
   el.children.find((c): c is Element => isTag(c) && nameOf(c) === name);
 
 /** Ids of the styles whose words are hidden. */
-function hiddenStyles(bytes: Uint8Array | undefined): Set<string> {
-  const doc = xmlOf(bytes, 'word/styles.xml');
+function hiddenStyles(doc: Document | null): Set<string> {
   return new Set(
     (doc ? findAll(doc, 'style') : []).flatMap((s) => {
       const props = child(s, 'rPr');

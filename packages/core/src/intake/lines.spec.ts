@@ -188,6 +188,12 @@ describe('what is drawn', () => {
     expect(said(read([question], [{ x: 0, y: 0, w: 595, h: 842 }]))).not.toContain('box');
   });
 
+  it('the page’s own number is no words of it, and the same in the middle is', () => {
+    expect(said(read([at(60, 400, 'Page 1 of 2'), at(60, 810, 'Page 1 of 2'), at(280, 822, '– 3 –')]))).toEqual([
+      'paragraph: Page 1 of 2',
+    ]);
+  });
+
   it('a page with a picture and no words says so', () => {
     expect(readLaidOut({ n: 3, width: 595, height: 842, items: [at(0, 0, '  ')], shapes: [] })).toEqual({
       n: 3,

@@ -45,7 +45,7 @@ const nearest = (list: readonly number[], x: number): number =>
 /** Reads a laid-out page: headings, paragraphs, tables, lines and boxes to write in, in reading order. */
 export function readLaidOut(page: LaidOutPage): MaterialPage {
   const { tables, ...rest } = drawnTables(page);
-  const lines = linesOf(rest.items);
+  const lines = linesOf(rest.items).filter((l) => !isPageNumber(l, page.height));
   const size = { width: page.width, height: page.height };
   if (lines.length + tables.length === 0) return { n: page.n, parts: [], size, pictureOnly: true };
   const body = median([...lines, ...tables.flatMap((t) => t.rows?.map(() => t) ?? [])].map((l) => l.size));
@@ -101,6 +101,12 @@ export function readLaidOut(page: LaidOutPage): MaterialPage {
   close();
   return { n: page.n, parts, size };
 }
+
+const PAGE_NUMBER =
+  /^(?:(?:page|seite|página|p\.)\s?\d{1,3}(?:\s?(?:of|von|de|sur|\/)\s?\d{1,3})?|[–-]\s?\d{1,3}\s?[–-]|\d{1,3}\s?\/\s?\d{1,3})$/i;
+/** The page's own number, over or under what it holds. */
+const isPageNumber = (l: Line, height: number): boolean =>
+  (l.y > height * 0.88 || l.low < height * 0.1) && PAGE_NUMBER.test(l.text);
 
 /** A label of a part for the teacher begins a paragraph of its own, however close it stands. */
 function beginsApart(text: string): boolean {

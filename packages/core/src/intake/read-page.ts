@@ -153,7 +153,9 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
       }
       const question = asQuestion(whole);
       // After a title numbers may begin anew.
-      if (question && (isNext(Number(question.mark), lastNumber) || (c.fresh && Number(question.mark) === 1))) {
+      const anew: boolean = Number(question?.mark) === 1 && (c.fresh || asksSomething(question?.text ?? ''));
+      if (question && (anew || isNext(Number(question.mark), lastNumber))) {
+        c.fresh ||= anew && lastNumber > 0;
         blanksBefore = d !== null && d.number !== null && blankAtEnd(d.prompt) >= 0 && !d.choices.length;
         flush();
         stem = 0;
@@ -216,6 +218,9 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
   flush();
   return out;
 }
+
+/** Whether words ask, or leave a blank to fill: numbers may begin anew with them, also without a title. */
+const asksSomething = (words: string): boolean => /\?\s*$/.test(words) || words.search(BLANK) >= 0;
 
 /** Lines that are questions counted by letters: each to be filled, or asked where no numbered question is open. */
 function asLettered(lines: readonly Marked[], d: Draft | null): readonly Marked[] | null {

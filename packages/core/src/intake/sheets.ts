@@ -99,7 +99,9 @@ const isTitle = (line: string): boolean =>
 function titled(line: string): { title: string; rest: string } | null {
   const at = line.indexOf(':');
   const [title, rest] = [line.slice(0, at).trim(), line.slice(at + 1).trim()];
-  const begins = /^[*(]*\d{1,3}[^\p{L}\d]/u.test(rest) && entriesInLine(rest).length > 0;
+  const entries = /^[*(]*\d{1,3}[^\p{L}\d]/u.test(rest) ? entriesInLine(rest).length : 0;
+  // "Marking: 10 points in all" is none.
+  const begins = entries > 1 || (entries === 1 && /^[*(]*\d{1,3}\s?[.):=]/.test(rest));
   return at > 2 && at < 60 && begins && entriesInLine(title).length === 0 ? { title, rest } : null;
 }
 

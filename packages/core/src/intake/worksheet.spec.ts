@@ -188,6 +188,12 @@ describe('a worksheet written in a word processor', () => {
     expect(only('<p>Name: <input type="text"></p>')).toHaveProperty('prompt');
   });
 
+  it('numbers that begin anew without a title are questions all the same, where they ask', () => {
+    const list = (words: string) => `<ol><li>${words}</li></ol>`;
+    const asked = blocksOf(`${list('Who digs?')}<p>______________</p><p>Read on.</p>${list('Who swims?')}`);
+    expect(asked).toMatchObject([{ prompt: 'Who digs?' }, { text: 'Read on.' }, { prompt: 'Who swims?' }]);
+  });
+
   it('further words under a question belong to it; a year or a measure does not begin one', () => {
     expect(only('<p>1. Read this.</p><p>Then say what you think of it.</p>')).toMatchObject({
       prompt: 'Read this.\nThen say what you think of it.',
