@@ -64,6 +64,14 @@ describe('what a word processor counts itself', () => {
     ).toEqual(['Tides', '1. Who?', '2. What?', 'So.']);
   });
 
+  it('a hidden paragraph is not counted, an empty one is, and what stands there twice is counted once', () => {
+    const empty = (props: string) => `<w:p><w:pPr><w:numPr><w:numId w:val="1"/></w:numPr>${props}</w:pPr></w:p>`;
+    const twice = `<w:p><mc:AlternateContent><mc:Choice>${item('b', 1)}</mc:Choice><mc:Fallback>${item('b', 1)}</mc:Fallback></mc:AlternateContent></w:p>`;
+    expect(
+      read(item('a', 1), empty('<w:rPr><w:vanish/></w:rPr>'), twice, empty(''), item('c', 1)).filter(Boolean),
+    ).toEqual(expect.arrayContaining(['1. a', '2. b', '4. c']));
+  });
+
   it('a list that is not there, or a level that none has, is passed over', () => {
     expect(read(item('x', 77), item('y', 1, 8))).toEqual(['x', 'y']);
   });

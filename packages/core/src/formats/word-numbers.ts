@@ -1,6 +1,6 @@
 import { type Document, Element, isTag, Text } from 'domhandler';
 import { DomUtils } from 'htmlparser2';
-import { elementsOf, findAll, nameOf } from './qti/xml';
+import { elementsOf, find, findAll, nameOf, textIn } from './qti/xml';
 
 /** One level of a list: how it counts, and the words around the count ("%1)"). */
 interface Level {
@@ -90,6 +90,13 @@ function placesOf(styles: Document | null): (style: string | undefined) => Parti
   };
 }
 
+const PICTURES = ['drawing', 'pict', 'object'];
+/** Whether the same stands in the document a second time, for older programs: that one is read. */
+function isTwice(p: Element): boolean {
+  for (let el = p.parent; el; el = el.parent) if (isTag(el) && nameOf(el) === 'Choice') return true;
+  return false;
+}
+
 const ROMAN: readonly (readonly [number, string])[] = [
   [100, 'c'],
   [90, 'xc'],
@@ -127,8 +134,11 @@ export function writeNumbers(doc: Document, numbering: Document, styles: Documen
   const begun = new Set<string>();
   let wrote = false;
   for (const p of [...elementsOf(doc)]) {
-    if (nameOf(p) !== 'p') continue;
+    if (nameOf(p) !== 'p' || isTwice(p)) continue;
     const props = child(p, 'pPr');
+    const isEmpty = !/\S/.test(textIn(p)) && !PICTURES.some((name) => find(p, name));
+    // A hidden paragraph is not counted.
+    if (isEmpty && child(child(props, 'rPr'), 'vanish')) continue;
     const style = valueOf(child(props, 'pStyle'));
     const { list: id, level: at = 0 } = { ...placeOf(style), ...placeIn(props) };
     const list = lists.get(id ?? '');
@@ -150,7 +160,7 @@ export function writeNumbers(doc: Document, numbering: Document, styles: Documen
               const of = list.levels.get(Number(d) - 1);
               return counted(count[Number(d) - 1] ?? of?.start ?? 1, of?.format ?? 'decimal');
             });
-    if (mark.trim() === '') continue;
+    if (mark.trim() === '' || isEmpty) continue;
     wrote = true;
     const text = new Element('w:t', { 'xml:space': 'preserve' }, [new Text(`${mark.slice(0, 20)} `)]);
     const run = new Element('w:r', {}, [text]);

@@ -17,7 +17,8 @@ function rowsAsQuestions(parts: readonly Part[]): Part[] {
   return parts.flatMap((p): Part[] => {
     if (p.kind !== 'table') return [p];
     const [head = [], ...below] = p.rows;
-    const hasTitles = below.length > 0 && questionInRow(head) === null && head.slice(1).every((c) => c.trim() !== '');
+    const isTitle = (c: string) => c.trim() !== '' && asQuestion(c) === null;
+    const hasTitles = below.length > 0 && head.every((c, i) => (i === 0 && c.trim() === '') || isTitle(c));
     const questions = (hasTitles ? below : p.rows).map(questionInRow);
     if (questions.length === 0 || questions.includes(null)) return [p];
     // Columns such as "True" and "False" are what there is to choose from.
@@ -28,6 +29,20 @@ function rowsAsQuestions(parts: readonly Part[]): Part[] {
       text: `${q ?? ''} ${room}`,
       ...(p.box ? { box: p.box } : {}),
     }));
+  });
+}
+
+/** A table that only sets questions side by side, each in a cell of its own, as those questions in their order. */
+function cellsAsQuestions(parts: readonly Part[]): Part[] {
+  return parts.flatMap((p): Part[] => {
+    if (p.kind !== 'table') return [p];
+    const cells = p.rows.flat().filter((c) => c.trim() !== '');
+    const numbers = cells.map((c) => Number(asQuestion(c)?.mark));
+    const isRow = numbers.length > 1 && numbers.every((n, i) => i === 0 || n === (numbers[i - 1] ?? 0) + 1);
+    if (!isRow) return [p];
+    return cells.flatMap((c) =>
+      c.split('\n').map((text): Part => ({ kind: 'paragraph', text, ...(p.box ? { box: p.box } : {}) })),
+    );
   });
 }
 
@@ -57,4 +72,5 @@ export function withLists(parts: readonly Part[]): Part[] {
 }
 
 /** The parts of a page as its questions are read from: rows, boxes and bullets each as what they are. */
-export const prepared = (parts: readonly Part[]): Part[] => withLists(ticksApart(rowsAsQuestions(parts)));
+export const prepared = (parts: readonly Part[]): Part[] =>
+  withLists(ticksApart(cellsAsQuestions(rowsAsQuestions(parts))));

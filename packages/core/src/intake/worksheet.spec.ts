@@ -142,6 +142,16 @@ describe('a worksheet written in a word processor', () => {
     ]);
   });
 
+  it('a table that only sets questions side by side is those questions, with what stands under each', () => {
+    const cell = (...lines: string[]) => `<td>${lines.map((l) => `<p>${l}</p>`).join('')}</td>`;
+    const rows = `<tr>${cell('1. Who digs?', 'a) a mole', 'b) a gull')}${cell('2. Who swims?')}</tr><tr>${cell('3. Who flies?')}<td></td></tr>`;
+    expect(blocksOf(`<table>${rows}</table>`)).toMatchObject([
+      { prompt: 'Who digs?', options: [{ text: 'a mole' }, { text: 'a gull' }] },
+      { prompt: 'Who swims?' },
+      { prompt: 'Who flies?' },
+    ]);
+  });
+
   it('a choice’s own letter behind a bullet is its letter', () => {
     expect(only('<ol><li>What is the sun?<ul><li>A) a planet</li><li>B) a star</li></ul></li></ol>')).toMatchObject({
       options: [{ text: 'a planet' }, { text: 'a star' }],
