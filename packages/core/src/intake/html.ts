@@ -179,7 +179,11 @@ function element(el: Element, r: Reading, flow: Flow): void {
       list(el, r, levelOf(el));
       return;
     case 'input':
-      flow.inline += /^(checkbox|radio)$/.test(el.attribs['type'] ?? '') ? ' ☐ ' : ' ________ ';
+      flow.inline += /^(checkbox|radio)$/.test(el.attribs['type'] ?? '')
+        ? 'checked' in el.attribs
+          ? ' ☑ '
+          : ' ☐ '
+        : ' ________ ';
       return;
     case 'strong':
     case 'b':

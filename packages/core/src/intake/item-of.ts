@@ -31,6 +31,8 @@ export interface Draft {
   prompt: string;
   choices: Marked[];
   ticks: string[];
+  /** Letters of the choices that are marked as right in the file. */
+  right: string[];
   lines: number;
   box: boolean;
   /** The parts' own places: where to answer, and where the words stand. */

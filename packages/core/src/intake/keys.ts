@@ -140,6 +140,7 @@ export function withoutQuestion(words: string, prompt: string): string {
   const plain = (t: string) => t.replace(/[\s_*…]+/g, ' ').trim();
   const [a, p] = [plain(words), plain(prompt)];
   let rest = words;
+  if (a === p) return '';
   if (p.length >= 6 && a.toLowerCase().startsWith(p.toLowerCase())) rest = a.slice(p.length);
   else {
     // Asked again in other words or shortened: what follows the question mark is the answer.

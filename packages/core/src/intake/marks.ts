@@ -3,7 +3,10 @@ const QUESTION = /^(?:(?:question|q)\s{0,3}(?:\.\s{0,3})?)?\(?(\d{1,3})\s{0,3}[.
 const QUESTION_WORD = /^(?:question\s+|q\s?)(\d{1,3})\b(?![.,:]\d)[.):]?([\s\S]*)$/i;
 /** A choice: "A.", "b)", "(C)", "[d]". Groups: letter, the rest. */
 const CHOICE = /^\s*[([]?([A-Ha-h])[.)\]]\s+(\S[\s\S]*)$/;
-const TICK = /^\s*[☐□❏❑▢◻○◯]\s*(\S[\s\S]*)$/;
+const TICK = /^\s*(?:[☐□❏❑▢◻○◯☑☒✅✓✔]|\[[ xX]?\])\s*(\S[\s\S]*)$/;
+/** What marks the right one among choices: before its letter, in its box, or behind its words. */
+const RIGHT_BEFORE = /^\s*(?:[☑☒✅✓✔]|\[[xX]\])\s*/;
+const RIGHT_BEHIND = /\s?[✓✔✅☑]$/;
 const BULLET = /^\s*[•◦▪‣·–—-]\s+(\S[\s\S]*)$/;
 /** A blank to fill: underscores, or dots in a row. */
 export const BLANK = /_{3,}|\.{5,}|…{2,}/g;
@@ -26,6 +29,18 @@ export function asQuestion(text: string): Marked | null {
 export function asChoice(text: string): Marked | null {
   const m = CHOICE.exec(text);
   return m ? { mark: (m[1] ?? '').toUpperCase(), text: (m[2] ?? '').trim() } : null;
+}
+
+/** A choice without what marks it as the right one, and whether it was marked: "✓ b) rain", "b) **rain**", "☑ rain". */
+export function unmarked(line: string): { readonly words: string; readonly right: boolean } {
+  const words = line.trim();
+  const bold = /^((?:[([]?[A-Ha-h][.)\]]\s)?)\*\*([^*]+)\*\*$/.exec(words);
+  if (bold) return { words: `${bold[1] ?? ''}${bold[2] ?? ''}`, right: true };
+  if (RIGHT_BEHIND.test(words)) return { words: words.replace(RIGHT_BEHIND, ''), right: true };
+  const before = RIGHT_BEFORE.exec(words);
+  if (!before) return { words, right: false };
+  const rest = words.slice(before[0].length);
+  return { words: asChoice(rest) ? rest : `☐ ${rest}`, right: true };
 }
 
 /** The number of a question that is counted by letters: "b" of question 3 is 3.02, "b" by itself 0.02. */

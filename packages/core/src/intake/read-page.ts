@@ -13,6 +13,7 @@ import {
   isToFill,
   isWritingLine,
   letterNumber,
+  unmarked,
   type Marked,
 } from './marks';
 import type { Part } from './material';
@@ -62,6 +63,8 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
   const flush = () => {
     const d = draft as Draft | null;
     const of = section;
+    // All of them marked says nothing.
+    if (d?.right.length && d.right.length < d.choices.length + d.ticks.length) d.own ??= d.right.join(', ');
     if (d)
       out.push((keyOf, unfit) => finish(d, d.own ?? (d.number === null ? undefined : keyOf(of, d.number)), unfit, m));
     draft = null;
@@ -71,6 +74,7 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
     prompt,
     choices: [],
     ticks: [],
+    right: [],
     lines: 0,
     box: false,
     answers: [],
@@ -91,8 +95,13 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
     const d = draft as Draft | null;
     // Bullets right under a numbered question are its choices.
     if (p.kind === 'list' && d && d.number !== null && p.items.length > 1 && !d.choices.length && !d.lines) {
-      d.choices.push(...p.items.map((text, i) => asChoice(text) ?? { mark: 'ABCDEFGH'[i] ?? '', text }));
-      d.raw.push(...p.items);
+      for (const [i, item] of p.items.entries()) {
+        const { words, right } = unmarked(item);
+        const choice = asChoice(words) ?? { mark: 'ABCDEFGH'[i] ?? '', text: asTick(words) ?? words };
+        d.choices.push(choice);
+        if (right) d.right.push(choice.mark);
+        d.raw.push(words);
+      }
       continue;
     }
     if (p.kind === 'rule' || p.kind === 'box') {
@@ -118,7 +127,8 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
         continue;
       }
       const inLine = choicesInLine(whole);
-      const choice = asChoice(whole);
+      const bare = unmarked(whole);
+      const choice = asChoice(bare.words);
       const lettered = asLettered(inLine.length ? inLine : choice ? [choice] : [], d);
       if (lettered) {
         // What stood over it said what to do.
@@ -142,12 +152,13 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
         content(p);
         continue;
       }
-      const tick = asTick(whole);
+      const tick = asTick(bare.words);
       if (d && (inLine.length || choice || tick !== null)) {
         if (inLine.length) d.choices.push(...inLine);
         else if (choice) d.choices.push(choice);
         else d.ticks.push(tick ?? '');
-        d.raw.push(whole);
+        if (bare.right && !inLine.length) d.right.push(choice?.mark ?? 'ABCDEFGH'[d.ticks.length - 1] ?? '');
+        d.raw.push(inLine.length ? whole : bare.words);
         if (p.box) d.words.push(p.box);
         continue;
       }

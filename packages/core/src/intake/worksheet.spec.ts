@@ -142,6 +142,25 @@ describe('a worksheet written in a word processor', () => {
     ]);
   });
 
+  it('a choice marked as the right one is the key, and its mark is not seen; all of them marked says nothing', () => {
+    const keys = (html: string) => read(html).pages.flatMap((p) => p.proposals.map((x) => keyWordsOf(x.block)))[0];
+    const marked = [
+      '<p>1. Who digs?</p><p>a) a gull</p><p>✓ b) a mole</p>',
+      '<p>1. Who digs?</p><p>a) a gull</p><p>b) a mole ✔</p>',
+      '<p>1. Who digs?</p><p>a) a gull</p><p><b>b) a mole</b></p>',
+      '<p>1. Who digs?</p><p>a) a gull</p><p>b) <b>a mole</b></p>',
+      '<ol><li>Who digs?</li></ol><ul><li><input type="checkbox"> a gull</li><li><input type="checkbox" checked> a mole</li></ul>',
+      '<p>1. Who digs?</p><p>☐ a gull</p><p>☑ a mole</p>',
+    ];
+    for (const html of marked) {
+      expect([html, keys(html)]).toEqual([html, ['a mole']]);
+      expect(JSON.stringify(read(html).pages.flatMap((p) => p.proposals.map((x) => [x.block, x.plain])))).not.toMatch(
+        /[✓✔☑]|\*\*/,
+      );
+    }
+    expect(keys('<p>1. Who digs?</p><p>☑ a gull</p><p>☑ a mole</p>')).toEqual([]);
+  });
+
   it('a table that only sets questions side by side is those questions, with what stands under each', () => {
     const cell = (...lines: string[]) => `<td>${lines.map((l) => `<p>${l}</p>`).join('')}</td>`;
     const rows = `<tr>${cell('1. Who digs?', 'a) a mole', 'b) a gull')}${cell('2. Who swims?')}</tr><tr>${cell('3. Who flies?')}<td></td></tr>`;
