@@ -1392,4 +1392,14 @@ export const SHEETS = [
     secrets: ['Allow books', 'see drawing'],
     learners: ['Words to know', 'Find an insect at home'],
   },
+  {
+    file: 'white-words.pdf',
+    html: `<h1>Coins</h1><p>1. Which coin is the largest? <span style="color:#fff;-webkit-print-color-adjust:exact">the crown</span></p><p>2. Which coin is the smallest?</p><p style="color:#fff;-webkit-print-color-adjust:exact">Answers: 1. the crown 2. the farthing</p><div style="background:#234;color:#fff;padding:8px;-webkit-print-color-adjust:exact">Read this first</div>`,
+    keys: [
+      ['Which coin is the largest', []],
+      ['Which coin is the smallest', []],
+    ],
+    secrets: ['the crown', 'the farthing'],
+    learners: ['Read this first'],
+  },
 ];

@@ -153,7 +153,9 @@ const api = {
       const left: string[] = [];
       for (const [i, n] of pages.entries()) {
         try {
-          read.push(readLaidOut(await openPdf().page(n, (p) => readPdfPage(p, PDF_TOOLS))));
+          const page = await openPdf().page(n, (p) => readPdfPage(p, PDF_TOOLS));
+          read.push(readLaidOut(page));
+          if (page.hid) left.push(`Page ${n}: white words were left out.`);
           const comments = await openPdf().page(n, countComments);
           if (comments)
             left.push(`Page ${n}: ${comments === 1 ? 'a comment was' : `${comments} comments were`} left out.`);

@@ -1,39 +1,17 @@
 import type { DrawnShape, LaidOutPage, TextItem } from '@lorvet/core/intake';
 import type { PDFPageProxy } from 'pdfjs-dist';
+import { inkOf, withoutWhite } from './pdf-ink';
+import { asMatrix, type Matrix, type PdfTools, times, UNIT } from './pdf-matrix';
 
-/** What of pdf.js is needed to read a page, so that the reading can be tried without a worker. */
-export interface PdfTools {
-  readonly OPS: Readonly<Record<string, number>>;
-}
-
-type Matrix = readonly [number, number, number, number, number, number];
-const UNIT: Matrix = [1, 0, 0, 1, 0, 0];
-
-/** `b` applied before `a`, as pdf.js composes transforms. */
-const times = (a: Matrix, b: Matrix): Matrix => [
-  a[0] * b[0] + a[2] * b[1],
-  a[1] * b[0] + a[3] * b[1],
-  a[0] * b[2] + a[2] * b[3],
-  a[1] * b[2] + a[3] * b[3],
-  a[0] * b[4] + a[2] * b[5] + a[4],
-  a[1] * b[4] + a[3] * b[5] + a[5],
-];
-
-const asMatrix = (list: ArrayLike<number>): Matrix => [
-  list[0] ?? 1,
-  list[1] ?? 0,
-  list[2] ?? 0,
-  list[3] ?? 1,
-  list[4] ?? 0,
-  list[5] ?? 0,
-];
-
-/** Reads one page's words and drawn lines, in points from the top left of the page as it is shown. */
-export async function readPdfPage(page: PDFPageProxy, tools: PdfTools): Promise<LaidOutPage> {
+/**
+ * Reads one page's words and drawn lines, in points from the top left of the page as it is shown; white words on nothing
+ * coloured are none of them, and `hid` says that there were some.
+ */
+export async function readPdfPage(page: PDFPageProxy, tools: PdfTools): Promise<LaidOutPage & { hid: boolean }> {
   const view = page.getViewport({ scale: 1 });
   const toView = asMatrix(view.transform);
   const content = await page.getTextContent();
-  const items = content.items.flatMap((item): TextItem[] => {
+  const all = content.items.flatMap((item): TextItem[] => {
     if (!('str' in item) || item.str.trim() === '') return [];
     const at = times(toView, asMatrix(item.transform as number[]));
     const size = Math.hypot(at[2], at[3]) || item.height;
@@ -41,12 +19,13 @@ export async function readPdfPage(page: PDFPageProxy, tools: PdfTools): Promise<
     const bold = /bold|black|heavy/i.test(font?.fontFamily ?? '') || isBold(page, item.fontName);
     return [{ text: item.str, x: at[4], y: at[5] - size * 0.8, w: item.width, h: size, bold }];
   });
+  const list = await page.getOperatorList();
   return {
     n: page.pageNumber,
     width: view.width,
     height: view.height,
-    items,
-    shapes: await shapesOf(page, toView, tools),
+    ...withoutWhite(all, inkOf(list, toView, tools)),
+    shapes: shapesOf(list, toView, tools),
   };
 }
 
@@ -63,8 +42,8 @@ function isBold(page: PDFPageProxy, fontName: string): boolean {
   return font?.bold === true || /bold|black|heavy/i.test(font?.name ?? '');
 }
 
-async function shapesOf(page: PDFPageProxy, toView: Matrix, { OPS }: PdfTools): Promise<DrawnShape[]> {
-  const list = await page.getOperatorList();
+type Painted = Awaited<ReturnType<PDFPageProxy['getOperatorList']>>;
+function shapesOf(list: Painted, toView: Matrix, { OPS }: PdfTools): DrawnShape[] {
   const shapes: DrawnShape[] = [];
   const kept: Matrix[] = [];
   let now: Matrix = UNIT;
