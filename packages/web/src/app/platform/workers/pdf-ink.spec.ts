@@ -32,7 +32,7 @@ describe('white words of a page', () => {
       [line, item('1. a mole', 20)],
       ink(shown('Who digs? '), WHITE, shown('a mole'), shown('1. a mole')),
     );
-    expect([items.map((i) => [i.text.trim(), i.x, i.w]), hid]).toEqual([[['Who digs?', 0, 100]], true]);
+    expect([items.map((i) => [i.text.trim(), i.x, i.w]), hid]).toEqual([[['Who digs?', 0, 90]], true]);
   });
 
   it('are read on a coloured ground, and not where white was painted over it', () => {
