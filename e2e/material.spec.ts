@@ -105,7 +105,9 @@ test('what is for the teacher says why, is seen by no learner, and is turned rou
   await pages.getByRole('button', { name: /^Answers/ }).click();
   await page.evaluate(() => {
     for (const name of ['No, it is for learners', 'Take it in', 'Take it in'])
-      [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === name)?.click();
+      Array.from(document.querySelectorAll('button'))
+        .find((b) => b.textContent?.trim() === name)
+        ?.click();
   });
   await page.waitForURL('**/bench/*');
   await expect(page.getByRole('button', { name: /^Text: Answers: 1\) 6:30/ })).toBeVisible();
