@@ -100,6 +100,7 @@ test('what is for the teacher says why, is seen by no learner, and is turned rou
   await pages.getByRole('button', { name: /^What time/ }).click();
   await read.getByRole('checkbox', { name: /^Question 1/ }).uncheck();
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await page.waitForURL('**/shelf');
   await page.goBack();
   await expect(page.getByText('5 of 6 accepted')).toBeVisible();
   await pages.getByRole('button', { name: /^Answers/ }).click();
