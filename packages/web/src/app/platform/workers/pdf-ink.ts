@@ -1,19 +1,18 @@
-import type { TextItem } from '@lorvet/core/intake';
+import type { DrawnShape, TextItem } from '@lorvet/core/intake';
 import { asMatrix, type Matrix, type PdfTools, times, UNIT } from './pdf-matrix';
 
 /** What was painted before the words, as a place in points, and whether words that are white can be read on it. */
-interface Ground {
-  readonly x: number;
-  readonly y: number;
-  readonly w: number;
-  readonly h: number;
+interface Ground extends DrawnShape {
   readonly white: boolean;
 }
 
-/** The signs of a page in the order they are painted, without room between them, and which of them are white. */
+/** What is painted on a page, in its order. */
 export interface Ink {
+  /** All signs, without room between them, and which of them are white. */
   readonly signs: string;
   readonly white: readonly boolean[];
+  /** Every line and every frame. */
+  readonly shapes: readonly DrawnShape[];
   readonly grounds: readonly Ground[];
 }
 
@@ -28,16 +27,17 @@ const isWhite = (colour: string): boolean => /^#f{6}$/i.test(colour);
 const FILLS = ['fill', 'eoFill', 'fillStroke', 'eoFillStroke', 'closeFillStroke', 'closeEOFillStroke'];
 const PICTURES = ['paintImageXObject', 'paintInlineImageXObject', 'paintImageMaskXObject'];
 
-/** Follows what is painted on a page: the colour of each sign, and what lies under them. */
+/** Follows what is painted on a page: its lines and frames, the colour of each sign, and what lies under them. */
 export function inkOf(list: Painted, toView: Matrix, { OPS }: PdfTools): Ink {
   const fills = new Set(FILLS.map((name) => OPS[name]));
   const pictures = new Set(PICTURES.map((name) => OPS[name]));
   const white: boolean[] = [];
+  const shapes: DrawnShape[] = [];
   const grounds: Ground[] = [];
   const kept: { at: Matrix; colour: string }[] = [];
   let signs = '';
   let now: { at: Matrix; colour: string } = { at: UNIT, colour: '#000000' };
-  const ground = (x0: number, y0: number, x1: number, y1: number, isLight: boolean) => {
+  const placeOf = (x0: number, y0: number, x1: number, y1: number): DrawnShape => {
     const m = times(toView, now.at);
     const ends = [
       [x0, y0],
@@ -45,7 +45,7 @@ export function inkOf(list: Painted, toView: Matrix, { OPS }: PdfTools): Ink {
     ].map(([x = 0, y = 0]) => [m[0] * x + m[2] * y + m[4], m[1] * x + m[3] * y + m[5]] as const);
     const [xs, ys] = [ends.map((e) => e[0]), ends.map((e) => e[1])];
     const [x, y] = [Math.min(...xs), Math.min(...ys)];
-    grounds.push({ x, y, w: Math.max(...xs) - x, h: Math.max(...ys) - y, white: isLight });
+    return { x, y, w: Math.max(...xs) - x, h: Math.max(...ys) - y };
   };
   list.fnArray.forEach((fn, i) => {
     const args = (list.argsArray[i] ?? []) as unknown[];
@@ -58,10 +58,12 @@ export function inkOf(list: Painted, toView: Matrix, { OPS }: PdfTools): Ink {
     } else if (fn === OPS['setFillRGBColor']) now = { ...now, colour: String(args[0]) };
     // A pattern is no white.
     else if (fn === OPS['setFillColorN']) now = { ...now, colour: '' };
-    else if (fn === OPS['constructPath'] && fills.has(args[0] as number) && args[2]) {
+    else if (fn === OPS['constructPath'] && args[2]) {
       const [x0 = 0, y0 = 0, x1 = 0, y1 = 0] = Array.from(args[2] as ArrayLike<number>);
-      ground(x0, y0, x1, y1, isWhite(now.colour));
-    } else if (pictures.has(fn)) ground(0, 0, 1, 1, false);
+      const place = placeOf(x0, y0, x1, y1);
+      shapes.push(place);
+      if (fills.has(args[0] as number)) grounds.push({ ...place, white: isWhite(now.colour) });
+    } else if (pictures.has(fn)) grounds.push({ ...placeOf(0, 0, 1, 1), white: false });
     else if (fn === OPS['showText'])
       for (const glyph of args[0] as readonly (number | { unicode?: string } | null)[]) {
         const sign = plain(typeof glyph === 'object' ? (glyph?.unicode ?? '') : '');
@@ -69,7 +71,7 @@ export function inkOf(list: Painted, toView: Matrix, { OPS }: PdfTools): Ink {
         for (let n = 0; n < sign.length; n++) white.push(isWhite(now.colour));
       }
   });
-  return { signs, white, grounds };
+  return { signs, white, shapes, grounds };
 }
 
 /**
