@@ -191,7 +191,7 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
       }
       flush();
       const blanks = [...whole.matchAll(BLANK)].length;
-      if (blanks > 0) {
+      if (blanks > 0 && !asksForName(whole)) {
         draft = begin(null, whole, p);
         draft.raw.push(whole);
         flush();
@@ -232,6 +232,14 @@ export function readPage(piece: Piece, c: Counting, m: Making): Later[] {
 
 /** Whether words ask, or leave a blank to fill: numbers may begin anew with them, also without a title. */
 const asksSomething = (words: string): boolean => /\?\s*$/.test(words) || words.search(BLANK) >= 0;
+
+const OF_NAME =
+  /^(?:first|last|my|full|your|name|date|class|grade|group|nom|prénom|classe|vorname|datum|klasse|nombre|apellidos?|fecha|clase|curso)$/i;
+/** Whether a line asks who works on it and when, as on paper: no question, and not counted as one. */
+function asksForName(line: string): boolean {
+  const words = line.replace(BLANK, ' ').match(/[\p{L}\d]+/gu) ?? [];
+  return words.length > 0 && words.every((w) => OF_NAME.test(w));
+}
 
 /** Lines that are questions counted by letters: each to be filled, or asked where no numbered question is open. */
 function asLettered(lines: readonly Marked[], d: Draft | null): readonly Marked[] | null {

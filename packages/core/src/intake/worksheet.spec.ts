@@ -214,7 +214,10 @@ describe('a worksheet written in a word processor', () => {
   it('a line with a blank is a question, with or without a number', () => {
     expect(only('<p>The sea is ______ .</p>')).toMatchObject({ prompt: expect.stringContaining('The sea is') });
     expect(blocksOf('<p>1. The sea is ______ .</p><p>2. Sand is ______ .</p>')).toHaveLength(2);
-    expect(only('<p>Name: <input type="text"></p>')).toHaveProperty('prompt');
+    expect(only('<p>Colour: <input type="text"></p>')).toHaveProperty('prompt');
+    // Who works on it is no question, so that the first one is the first on the sheet too.
+    for (const line of ['Name: ________ Class: ____', '<b>Name:</b> <input>', 'Nom : ________ Date : ______'])
+      expect(only(`<p>${line}</p>`)).toMatchObject({ kind: 'text' });
   });
 
   it('numbers that begin anew without a title are questions all the same, where they ask', () => {
