@@ -20,9 +20,9 @@ export interface Draft {
   readonly arrivals: Arrival[];
 }
 
-/** A part of the index as it was stored, with what is still to be written to it. */
-export function patchedBy(found: Stored | undefined, patches: readonly IndexPatch[]): unknown {
-  let part: unknown = goodOf(found)?.data;
+/** A part of the index as it was, with what was done to it since. */
+export function patchedBy(was: unknown, patches: readonly IndexPatch[]): unknown {
+  let part = was;
   for (const patch of patches) part = patched(part, patch) ?? undefined;
   return part;
 }
@@ -97,7 +97,7 @@ export class Drafts {
     const part =
       last && 'put' in last && last.put !== undefined
         ? last.put
-        : patchedBy(await this.stored(first.in, first.id), list);
+        : patchedBy(goodOf(await this.stored(first.in, first.id))?.data, list);
     draft.puts.push(...putsOf(first.in, first.id, this.wrapFor(draft, key, 0), part ?? null, undefined));
     if (!alone) draft.arrivals.push({ kind: first.in, id: first.id, value: part ?? null });
   }

@@ -65,6 +65,27 @@ describe('what is kept', () => {
     expect([...wanted.keys()].sort()).toEqual(['false', 'true']);
   });
 
+  it('shows what was done last in every list, also where it was done while a tab’s first change was written', async () => {
+    let again = true;
+    const tab = await Tab.open(
+      new FatedBoxes(boxes, ({ op, key }) => {
+        if (op === 'set' && key === 'learners/l-jory' && again) {
+          again = false;
+          tab.work.dispatch(renamed('Second'));
+        }
+        return 'does';
+      }),
+    );
+    tab.work.dispatch(renamed('First'));
+    await tab.sync.flush();
+    await rest();
+    const names = () => tab.work.index().door['door']?.classes.flatMap((c) => c.learners.map((l) => l.name));
+    expect(again).toBe(false);
+    expect(names()).toContain('Second');
+    expect(names()).not.toContain('First');
+    expect(tab.work.doc().learners['l-jory']?.name).toBe('Second');
+  });
+
   it('is not written where it could not be read again: it stays in memory with a word, until it is mended', async () => {
     const tab = await Tab.open(boxes);
     tab.work.dispatch(renamed('x'.repeat(121)));

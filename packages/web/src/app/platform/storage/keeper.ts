@@ -100,7 +100,7 @@ export class Keeper {
     const waiting = this.waiting.of(key);
     if (waiting) return waiting.value ?? undefined;
     const patches = this.waiting.patchesOf(key);
-    if (patches.length) return patchedBy(found, patches);
+    if (patches.length) return patchedBy(goodOf(found)?.data, patches);
     await this.takeNote(kind, id, found);
     return goodOf(found)?.data;
   }
@@ -123,7 +123,7 @@ export class Keeper {
         const key = keyOf(kind, id);
         if (!held || this.waiting.of(key)) return { kind, id, value: undefined };
         const patches = this.waiting.patchesOf(key);
-        if (patches.length) return { kind, id, value: patchedBy(stored, patches) ?? null };
+        if (patches.length) return { kind, id, value: patchedBy(goodOf(stored)?.data, patches) ?? null };
         noted.push(this.takeNote(kind, id, stored));
         return { kind, id, value: goodOf(stored)?.data ?? null };
       }),
@@ -261,7 +261,12 @@ export class Keeper {
     for (const [key, rev] of revs) if (!later.has(key)) this.records.setRev(key, rev);
     const keys = [...new Set([...batch.pending.keys(), ...batch.patches.map((p) => keyOf(p.in, p.id))])];
     if (puts.length) this.channel?.postMessage({ from: this.tab, keys } satisfies Message);
-    const news = arrivals.filter((a) => !later.has(keyOf(a.kind, a.id)));
+    const news = arrivals.flatMap((a): Arrival[] => {
+      const key = keyOf(a.kind, a.id);
+      const since = this.waiting.laterPatchesOf(key);
+      if (later.has(key)) return [];
+      return [since.length ? { ...a, value: patchedBy(a.value ?? undefined, since) ?? null } : a];
+    });
     if (news.length) this.listener(news);
   }
 

@@ -117,4 +117,9 @@ export class Waiting {
   patchesOf(key: string): IndexPatch[] {
     return [...(this.underWay?.patches ?? []), ...this.patches].filter((p) => keyOf(p.in, p.id) === key);
   }
+
+  /** Those since what was taken. */
+  laterPatchesOf(key: string): IndexPatch[] {
+    return this.patches.filter((p) => keyOf(p.in, p.id) === key);
+  }
 }
