@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { faults, kept, material, openDemo, sayYes } from './helpers';
+import { choose, faults, kept, material, openDemo, sayYes } from './helpers';
 
 test('the bank: found as you type, picked across activities into a master, with sources and objectives', async ({
   page,
@@ -10,11 +10,11 @@ test('the bank: found as you type, picked across activities into a master, with 
   await page.getByRole('searchbox').fill('limpet');
   await page.getByRole('button', { name: /^Pick Number: How many limpets/ }).click();
   await page.getByRole('searchbox').fill('');
-  await page.getByRole('combobox', { name: 'Kind' }).selectOption({ label: 'Page' });
+  await choose(page.getByRole('combobox', { name: 'Kind' }), 'Page');
   await page.getByRole('button', { name: 'Pick page At the till' }).click();
-  await page.getByRole('combobox', { name: 'Pages after' }).selectOption({ label: 'Think like a mechanic' });
+  await choose(page.getByRole('combobox', { name: 'Pages after' }), 'Think like a mechanic');
   await expect(page.getByRole('row', { name: /Count and compare/ })).toContainText('0 → 1');
-  await page.getByRole('combobox', { name: 'Items' }).selectOption({ label: 'at the top of it' });
+  await choose(page.getByRole('combobox', { name: 'Items' }), 'at the top of it');
   await page.getByRole('button', { name: 'Put 2 in' }).click();
   await expect(page.getByRole('heading', { name: 'Mending a puncture' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Page 1' }).getByRole('group').first()).toContainText(
@@ -39,7 +39,7 @@ test('objectives are listed from CASE and chosen on the Bench; files that nothin
   await expect(page.getByRole('row', { name: /H\.1 Tie a bowline/ })).toContainText('Harbour skills');
   await kept(page);
   await page.goto('/bench/puncture');
-  await page.getByLabel('Take an objective from your list').selectOption({ label: 'H.1 Tie a bowline' });
+  await choose(page.getByLabel('Take an objective from your list'), 'H.1 Tie a bowline');
   await expect(page.getByLabel(/^Objective \d/).last()).toHaveValue('Tie a bowline');
 
   await page.goto('/keeping');
@@ -84,10 +84,10 @@ test('an answer sheet by rule, keyed by letters; a page kept as a template and u
   await page.getByRole('button', { name: 'Settings of page 3' }).click();
   await page.getByLabel('Day').fill('Friday');
   await page.getByLabel('Day').press('Tab');
-  await page.getByLabel('Sign').selectOption('star');
+  await choose(page.getByLabel('Sign'), 'star');
   await page.getByLabel('Name of the template').fill('Friday sheet');
   await page.getByRole('button', { name: 'Keep as a template' }).click();
-  await page.getByLabel('A page from a template').selectOption({ label: 'Friday sheet' });
+  await choose(page.getByLabel('A page from a template'), 'Friday sheet');
   await expect(page.getByRole('region', { name: 'Page 4' }).getByText('Friday')).toBeVisible();
   await page.getByRole('button', { name: 'Copy the page' }).click();
   await expect(page.getByRole('region', { name: 'Page 5' })).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { kept, openDemo, reload, rewrite } from './helpers';
+import { choose, kept, openDemo, reload, rewrite } from './helpers';
 
 const block = (page: Page, id: string) => page.locator(`[data-block="${id}"]`);
 const panel = (page: Page) => page.locator('lv-version-panel');
@@ -9,11 +9,11 @@ test('a version is made by pressing and typing: choices, hint, bank, pages, own 
   await openDemo(page, '/bench/puncture/pun-core');
 
   await block(page, 'pun-q3').focus();
-  await panel(page).getByLabel('Fewer choices').selectOption('3');
+  await choose(panel(page).getByLabel('Fewer choices'), '3');
   await expect(line(page, 'straight after').getByText('4 → 3')).toBeVisible();
   await expect(block(page, 'pun-q3').getByText('Roughen the rubber')).toBeHidden();
   await expect(block(page, 'pun-q3').getByText('Wait until it is dry')).toBeVisible();
-  await panel(page).getByLabel('Fewer choices').selectOption('4');
+  await choose(panel(page).getByLabel('Fewer choices'), '4');
   await expect(line(page, 'straight after').getByText('fewer choices')).toBeHidden();
 
   await panel(page).getByLabel('Hint', { exact: true }).fill('You wait until it is dry.');
@@ -54,7 +54,7 @@ test('an adjustment is named, given a reason, overruled, switched off and remove
   await card.getByLabel('Name').fill('Two to choose from');
   await card.getByLabel('Name').press('Tab');
   await expect(line(page, 'close its shell').getByText('Two to choose from')).toBeVisible();
-  await card.getByLabel('Your own judgement').selectOption('modification');
+  await choose(card.getByLabel('Your own judgement'), 'modification');
   await expect(card.getByText('(computed: accommodation)')).toBeVisible();
   await card.getByLabel('in force').uncheck();
   await expect(block(page, 'rp-q1').getByText('Shrimp')).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { giveToAnemones, kept, openDemo, planForAnemones, sitDown, watchErrors } from './helpers';
+import { choose, giveToAnemones, kept, openDemo, planForAnemones, sitDown, watchErrors } from './helpers';
 
 /** Pictures of five shapes, each with a mark where its answer place is to lie: in hundredths of the picture. */
 const SHAPES = [
@@ -125,7 +125,7 @@ test('what has no room on its place opens as a panel over the page, and the next
   await page.waitForURL('**/bench/*');
   const board = page.locator('lv-rect-board .board');
   const draw = async (kind: string, x: number, y: number, w: number, h: number) => {
-    await page.getByLabel('Drag over the picture to add').selectOption({ label: kind });
+    await choose(page.getByLabel('Drag over the picture to add'), kind);
     const box = await board.locator('img').boundingBox();
     if (!box) throw new Error('the picture is not there');
     await page.mouse.move(box.x + (box.width * x) / 100, box.y + (box.height * y) / 100);

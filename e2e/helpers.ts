@@ -19,6 +19,16 @@ export async function openDemo(page: Page, path = '/shelf'): Promise<void> {
   if (path !== '/shelf') await page.goto(path);
 }
 
+/** Chooses by its words in a select of the teacher's places, or in a native one. */
+export async function choose(field: Locator, option: string): Promise<void> {
+  if (await field.evaluate((e) => e.tagName === 'SELECT')) {
+    await field.selectOption(option);
+    return;
+  }
+  await field.click();
+  await field.page().getByRole('option', { name: option, exact: true }).first().click();
+}
+
 export async function startEmpty(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Start empty' }).click();

@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { faults, kept, openDemo, sitDown, watchErrors } from './helpers';
+import { choose, faults, kept, openDemo, sitDown, watchErrors } from './helpers';
 
 type Hand = 'mouse' | 'keyboard' | 'touch';
 const LEARNERS: Record<Hand, string> = { mouse: 'Nessa', keyboard: 'Bryok', touch: 'Hedra' };
@@ -172,7 +172,7 @@ async function answerAll(page: Page, hand: Hand): Promise<void> {
   await h.press(why.getByRole('button', { name: 'First I …' }));
   await expect(why.getByRole('textbox')).toHaveValue('First I ');
   await why.getByRole('textbox').fill('First I count my money.');
-  await h.question('Choose the word that fits.').getByRole('combobox').selectOption('beside');
+  await choose(h.question('Choose the word that fits.').getByRole('combobox'), 'beside');
   await h.question('Write the word that fits.').getByRole('textbox').fill('meter');
   const sold = h.question('Put each thing into the table.');
   await h.put(sold, 'a pear', sold.locator('lv-place').nth(1), 'Put it in sold here, to eat');

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { kept, reload, rewrite, sitDown, startEmpty, watchErrors } from './helpers';
+import { choose, kept, reload, rewrite, sitDown, startEmpty, watchErrors } from './helpers';
 
 const CLASS_LIST = `Name,Class,Group,Reading level,Supports,Interests
 Brea K.,Tern class,Otters,3.1,word bank; hints,boats
@@ -46,7 +46,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await number.getByRole('textbox', { name: 'Unit' }).fill('eggs');
   await number.getByRole('textbox', { name: 'Unit' }).press('Tab');
   await number.click();
-  await page.getByLabel('Objective').selectOption({ label: 'Count in groups' });
+  await choose(page.getByLabel('Objective'), 'Count in groups');
   await page.getByLabel('What changed, in a word or two').fill('First questions');
   await page.getByRole('button', { name: 'Save as revision 2' }).click();
   await expect(page.getByText('master · revision 2')).toBeVisible();
@@ -70,12 +70,12 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await expect(page.getByText('left out', { exact: true })).toBeHidden();
 
   await page.getByRole('button', { name: 'New version' }).click();
-  await page.getByLabel('Made on').selectOption({ label: 'the master' });
+  await choose(page.getByLabel('Made on'), 'the master');
   await page.getByLabel('Name', { exact: true }).last().fill('Extended');
   await page.getByRole('button', { name: 'Make the version' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Extended');
   await page.getByRole('group', { name: 'Question 3, number' }).focus();
-  await page.getByLabel('Add after this').selectOption('Long text');
+  await choose(page.getByLabel('Add after this'), 'Long text');
   await page.getByRole('textbox', { name: 'Question' }).fill('Why do hens scratch the ground? Explain.');
   await page.getByRole('textbox', { name: 'Question' }).press('Control+Enter');
   await expect(page.getByText('addition').first()).toBeVisible();
@@ -86,7 +86,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.getByRole('link', { name: 'Learners', exact: true }).click();
   await page.getByRole('button', { name: 'Import a class list' }).first().click();
   const csv = { name: 'tern.csv', mimeType: 'text/csv', buffer: Buffer.from(CLASS_LIST) };
-  await page.getByLabel(/A CSV or TSV file/).setInputFiles(csv);
+  await page.getByLabel('Choose the list').setInputFiles(csv);
   await expect(page.getByText('Line 5: There is no name.')).toBeVisible();
   await expect(page.getByText('Line 6: “very good” is no reading level')).toBeVisible();
   await page.getByRole('button', { name: 'Bring in 3 learners' }).click();

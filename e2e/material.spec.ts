@@ -1,7 +1,7 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
 import { unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
-import { faults, giveToAnemones, kept, material, openDemo, reload, sitDown, watchErrors } from './helpers';
+import { choose, faults, giveToAnemones, kept, material, openDemo, reload, sitDown, watchErrors } from './helpers';
 
 async function bring(page: Page, files: Parameters<ReturnType<Page['getByLabel']>['setInputFiles']>[0]): Promise<void> {
   await page.goto('/bring-in');
@@ -121,9 +121,9 @@ test('a PDF page as a picture: places proposed, moved by keys, a further one dra
   await openDemo(page);
   await bring(page, material('mixed.pdf'));
   await page.getByRole('button', { name: 'Read 2 pages' }).click();
-  await page.getByLabel('Comes in').selectOption({ label: 'as a picture, with answer places on it' });
+  await choose(page.getByLabel('Comes in'), 'as a picture, with answer places on it');
   await page.getByRole('button', { name: /What grew this week/ }).click();
-  await page.getByLabel('Comes in').selectOption({ label: 'not at all' });
+  await choose(page.getByLabel('Comes in'), 'not at all');
   await take(page, 'The garden');
 
   const place = page.getByRole('button', { name: /^Question 1, short text/ });
@@ -257,7 +257,7 @@ test('a CSV list with its columns mapped and every bad line named', async ({ pag
   const csv =
     'Task,A,B,C,Right\nWhat swims?,stone,herring,rope,B\nHow many legs has a gull?,,,,2\n,a,b,c,A\nWhich?,a,b,,z\n';
   await bring(page, { name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
-  await page.getByLabel('Column Task holds').selectOption({ label: 'Question' });
+  await choose(page.getByLabel('Column Task holds'), 'Question');
   await page.getByRole('button', { name: 'Read the questions' }).click();
   await expect(page.getByText('2 of 2 accepted')).toBeVisible();
   await page.getByText('2 lines left out').click();

@@ -1,10 +1,10 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { faults, kept, material, openDemo, rewrite, watchErrors } from './helpers';
+import { choose, faults, kept, material, openDemo, rewrite, watchErrors } from './helpers';
 
 /** Adds a block of any kind at the foot of page 1 and gives it back. */
 async function add(page: Page, kind: string, name: RegExp): Promise<Locator> {
-  await page.getByLabel('More kinds of block for page 1').selectOption({ label: kind });
+  await choose(page.getByLabel('More kinds of block for page 1'), kind);
   const block = page.getByRole('group', { name }).last();
   await expect(block).toBeVisible();
   await page.keyboard.press('Escape');
@@ -37,13 +37,13 @@ test('every kind that needs more than words is written on the Bench and kept', a
   await expect(sort.getByRole('combobox', { name: 'Group of tube' })).toHaveValue(/.+/);
 
   const pieces = await add(page, 'Pieces to places', /pieces to places$/);
-  await pieces.getByLabel('Pieces go').selectOption({ label: 'into a table' });
+  await choose(pieces.getByLabel('Pieces go'), 'into a table');
   await pieces.getByRole('textbox', { name: 'Column 1' }).fill('clean');
   await pieces.getByRole('textbox', { name: 'Row 1' }).fill('tool');
   await pieces.getByRole('button', { name: 'Piece', exact: true }).click();
   await pieces.getByRole('textbox', { name: 'Piece 1' }).fill('a rag');
   await pieces.getByRole('textbox', { name: 'Piece 1' }).press('Tab');
-  await pieces.getByRole('combobox', { name: 'Place of a rag' }).selectOption({ label: 'tool, clean' });
+  await choose(pieces.getByRole('combobox', { name: 'Place of a rag' }), 'tool, clean');
 
   const labels = await add(page, 'Labels on a picture', /labels on a picture$/);
   const boat = { name: 'boat.png', mimeType: 'image/png', buffer: readFileSync(material('boat.png')) };

@@ -20,3 +20,13 @@ globalThis.ResizeObserver ??= class {
   unobserve(): void {}
   disconnect(): void {}
 } as never;
+
+// What jsdom lacks and PrimeNG asks for: no media query holds.
+globalThis.matchMedia ??= (media: string) =>
+  ({
+    media,
+    matches: false,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  }) as unknown as MediaQueryList;
+if (typeof Element !== 'undefined') Element.prototype.scrollIntoView ??= () => undefined;

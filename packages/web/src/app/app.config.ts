@@ -15,8 +15,8 @@ import { BOXES } from './platform/storage/boxes-token';
 import { LocalForageBoxes } from './platform/storage/localforage-boxes';
 import { FEATURE, reducer } from './store/reducer';
 import { KeepingSync } from './store/keeping-sync';
-import { LorvetPreset } from './theme';
 import { provideIcons } from './ui/icons';
+import { LorvetPreset } from './ui/preset/preset';
 
 export const appConfig: ApplicationConfig = {
   providers: [
@@ -27,7 +27,14 @@ export const appConfig: ApplicationConfig = {
       { [FEATURE]: reducer },
       { runtimeChecks: { strictStateImmutability: false, strictActionImmutability: false } },
     ),
-    providePrimeNG({ theme: { preset: LorvetPreset, options: { darkModeSelector: '.dark' } } }),
+    // Light and dark are switched by our own tokens; in a layer, so that styles.css has the last word.
+    providePrimeNG({
+      overlayAppendTo: 'body',
+      theme: {
+        preset: LorvetPreset,
+        options: { darkModeSelector: false, cssLayer: { name: 'primeng', order: 'base, primeng' } },
+      },
+    }),
     provideIcons(),
     MessageService,
     { provide: BOXES, useFactory: () => new LocalForageBoxes() },

@@ -10,6 +10,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { ButtonDirective } from 'primeng/button';
 import { Keeper } from './platform/storage/keeper';
 import { StorageRoom } from './platform/storage-room';
 import { Commands } from './ui/commands';
@@ -32,13 +33,14 @@ const THEME = 'lorvet-theme';
 @Component({
   selector: 'lv-frame',
   imports: [
-    RouterOutlet,
-    RouterLink,
-    RouterLinkActive,
+    ButtonDirective,
     LucideDynamicIcon,
     Notices,
     Palette,
     ProgressLine,
+    RouterLink,
+    RouterLinkActive,
+    RouterOutlet,
     Shortcuts,
     TroubleLine,
   ],
@@ -57,12 +59,22 @@ const THEME = 'lorvet-theme';
       @if (room.state()?.warn) {
         <a class="tag madder" routerLink="/keeping">storage nearly full</a>
       }
-      <button class="btn quiet" type="button" title="Find any action (Ctrl K)" (click)="palette.set(true)">
+      <button
+        pButton
+        severity="secondary"
+        text
+        type="button"
+        title="Find any action (Ctrl K)"
+        (click)="palette.set(true)"
+      >
         <svg lucideIcon="search"></svg><kbd>Ctrl K</kbd><span class="sr">Find any action</span>
       </button>
       <span class="small kept" role="status">{{ kept() }}</span>
       <button
-        class="btn quiet icon"
+        pButton
+        severity="secondary"
+        text
+        class="icon"
         type="button"
         [disabled]="!work.undoLabel()"
         (click)="work.undo()"
@@ -72,7 +84,10 @@ const THEME = 'lorvet-theme';
         ><span class="sr">{{ work.undoLabel() ? 'Undo: ' + work.undoLabel() : 'Undo' }}</span>
       </button>
       <button
-        class="btn quiet icon"
+        pButton
+        severity="secondary"
+        text
+        class="icon"
         type="button"
         [disabled]="!work.redoLabel()"
         (click)="work.redo()"
@@ -82,7 +97,10 @@ const THEME = 'lorvet-theme';
         ><span class="sr">{{ work.redoLabel() ? 'Redo: ' + work.redoLabel() : 'Redo' }}</span>
       </button>
       <button
-        class="btn quiet icon"
+        pButton
+        severity="secondary"
+        text
+        class="icon"
         type="button"
         (click)="switchTheme()"
         [attr.aria-pressed]="dark()"
@@ -90,7 +108,7 @@ const THEME = 'lorvet-theme';
       >
         <svg [lucideIcon]="dark() ? 'sun' : 'moon'"></svg><span class="sr">Dark colours</span>
       </button>
-      <a class="btn" routerLink="/desk">Learners’ desk</a>
+      <a pButton severity="secondary" routerLink="/desk">Learners’ desk</a>
     </header>
     <main id="place" tabindex="-1">
       @if (trouble.isThere()) {

@@ -17,6 +17,8 @@ import {
   swatchFrom,
   withPicked,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { BankSearch } from '../platform/bank-search';
 import { Clock } from '../platform/clock';
 import type { BankFilter } from '../platform/workers/search.worker';
@@ -24,6 +26,7 @@ import { BringActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { SELECT } from '../ui/controls/select';
 import { Notice } from '../ui/notice';
 import { ObjectiveList } from './objective-list';
 import { Latest } from '../ui/latest';
@@ -34,7 +37,7 @@ const PAUSE_MS = 120;
 /** All activities as one bank: searched as you type, picked across activities, put into a master with the sources kept. */
 @Component({
   selector: 'lv-bank',
-  imports: [LearnerBlockView, ObjectiveList, LucideDynamicIcon, RouterLink],
+  imports: [ButtonDirective, InputText, LearnerBlockView, LucideDynamicIcon, ObjectiveList, RouterLink, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bank.html',
   styleUrl: './bank.css',

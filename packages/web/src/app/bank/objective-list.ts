@@ -1,11 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type ListedObjective, listOf, Problem, readCase, readObjectivesCsv } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { textOf } from '../platform/files';
 import { Clock } from '../platform/clock';
 import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { Parts } from '../store/parts';
+import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 
@@ -14,25 +17,26 @@ const MOST_SHOWN = 300;
 /** The teacher's list of objectives: typed, or taken from a CSV list or a CASE framework; with how often each is asked. */
 @Component({
   selector: 'lv-objective-list',
-  imports: [LucideDynamicIcon],
+  imports: [ButtonDirective, FileButton, InputText, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
       <h2 class="grow">Objectives</h2>
-      <label class="btn"
-        ><svg lucideIcon="upload"></svg>From a file (CSV or CASE)
-        <input
-          #f
-          class="sr"
-          type="file"
-          accept=".csv,.tsv,.json,application/json,text/csv"
-          (change)="take(f.files?.[0]); f.value = ''"
-      /></label>
+      <lv-file-button accept=".csv,.tsv,.json,application/json,text/csv" (chosen)="take($event)"
+        ><svg lucideIcon="upload"></svg>From a file (CSV or CASE)</lv-file-button
+      >
     </div>
     <form class="row" (submit)="$event.preventDefault(); add(code.value, text.value); code.value = text.value = ''">
-      <input class="input code" #code maxlength="60" aria-label="Code" placeholder="code" />
-      <input class="input grow" #text maxlength="300" aria-label="Objective" placeholder="What a learner can do" />
-      <button class="btn" type="submit"><svg lucideIcon="plus"></svg>Add</button>
+      <input pInputText class="input code" #code maxlength="60" aria-label="Code" placeholder="code" />
+      <input
+        pInputText
+        class="input grow"
+        #text
+        maxlength="300"
+        aria-label="Objective"
+        placeholder="What a learner can do"
+      />
+      <button pButton severity="secondary" type="submit"><svg lucideIcon="plus"></svg>Add</button>
     </form>
     @if (problem(); as p) {
       <div class="card madder" role="alert">
@@ -66,7 +70,10 @@ const MOST_SHOWN = 300;
             <td>{{ o.items }} item{{ o.items === 1 ? '' : 's' }}</td>
             <td>
               <button
-                class="btn quiet icon"
+                pButton
+                severity="secondary"
+                text
+                class="icon"
                 type="button"
                 [attr.aria-label]="'Take off the list: ' + o.text"
                 (click)="drop(o.id)"
@@ -156,8 +163,7 @@ export class ObjectiveList {
     this.work.dispatch(BringActions.objectivesListed({ objectives: [objective], label: 'add an objective' }));
   }
 
-  protected async take(file: File | undefined): Promise<void> {
-    if (!file) return;
+  protected async take(file: File): Promise<void> {
     this.problem.set(null);
     try {
       const text = await textOf(file, 5);

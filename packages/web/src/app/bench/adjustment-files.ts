@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { type AdjustmentFile, fitAdjustments, type Fitting } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { BenchActions } from '../store/actions';
@@ -21,7 +22,7 @@ interface Brought {
 /** A version's adjustments out to a file, and another file's in: whole, or after the teacher has seen what does not fit. */
 @Component({
   selector: 'lv-adjustment-files',
-  imports: [FileButton],
+  imports: [ButtonDirective, FileButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (brought(); as b) {
@@ -45,11 +46,11 @@ interface Brought {
         }
         <div class="row">
           @if (fitting()?.added?.length; as n) {
-            <button class="btn main" type="button" (click)="add()">
+            <button pButton type="button" (click)="add()">
               {{ n === 1 ? 'Add the one that fits' : 'Add the ' + n + ' that fit' }}
             </button>
           }
-          <button class="btn" type="button" (click)="brought.set(null)">
+          <button pButton severity="secondary" type="button" (click)="brought.set(null)">
             {{ fitting()?.added?.length ? 'Add none' : 'Close' }}
           </button>
         </div>
@@ -57,7 +58,7 @@ interface Brought {
     }
     <div class="row">
       @if (here.state()?.version?.adjustments?.length) {
-        <button class="btn quiet" type="button" (click)="toFile()">Save them to a file</button>
+        <button pButton severity="secondary" text type="button" (click)="toFile()">Save them to a file</button>
       }
       <lv-file-button [quiet]="true" accept=".zip,application/zip" (chosen)="fromFile($event)"
         >Add some from a file</lv-file-button

@@ -1,7 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { type Adjustment, adjustmentKinds, counts, kindOfAdjustment, originOf } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { type AdjustmentPatch, BenchActions } from '../store/actions';
-import { WhenOpen } from '../ui/when-open';
+import { CheckBox } from '../ui/controls/check';
+import { FOLD } from '../ui/controls/fold';
+import { SELECT } from '../ui/controls/select';
 import { BenchView } from './bench-view';
 import { VersionHere } from './version-here';
 import { dayIn } from '../ui/when';
@@ -9,7 +13,7 @@ import { dayIn } from '../ui/when';
 /** The adjustments that touched the chosen block; all of the version's where none is chosen. */
 @Component({
   selector: 'lv-adjustment-list',
-  imports: [WhenOpen],
+  imports: [ButtonDirective, CheckBox, InputText, ...FOLD, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './adjustment-list.html',
   styleUrl: './adjustment-list.css',

@@ -1,10 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import { type Block, type Page, Problem } from '@lorvet/core';
 import { answerSheet, type KeyDoubt, readKeys } from '@lorvet/core/intake';
+import { ButtonDirective } from 'primeng/button';
+import { Textarea } from 'primeng/textarea';
+import { NumberField } from '../ui/controls/number';
+import { Radios } from '../ui/controls/radios';
+import { SELECT } from '../ui/controls/select';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { readMedia } from '../platform/files';
 import { BenchActions } from '../store/actions';
+import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { BenchView } from './bench-view';
 
@@ -14,33 +20,25 @@ const SHOWN = 8;
 /** An answer sheet made by rule, keyed by typing letters or pasting a column, beside the PDF with the questions. */
 @Component({
   selector: 'lv-answer-sheet',
-  imports: [DIALOG],
+  imports: [ButtonDirective, DIALOG, FileButton, NumberField, Radios, Textarea, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog header="Answer sheet" [style]="{ width: '520px' }" [(visible)]="open">
       <form class="stack" (submit)="$event.preventDefault(); make()">
         <div class="three">
-          <label class="field"
-            >Questions
-            <input type="number" min="1" max="200" #n [value]="count()" (input)="count.set(n.valueAsNumber)" />
-          </label>
-          <label class="field"
-            >Answered by
-            <select #k (change)="kind.set(k.value === 'short' ? 'short' : 'choice')">
-              <option value="choice">choosing a letter</option>
-              <option value="short" [selected]="kind() === 'short'">a short answer</option>
-            </select>
-          </label>
+          <lv-number label="Questions" [min]="1" [max]="200" [value]="count()" (typed)="count.set($event)" />
+          <lv-select label="Answered by" [value]="kind()" (chosen)="kind.set($event === 'short' ? 'short' : 'choice')">
+            <lv-option value="choice" label="choosing a letter" />
+            <lv-option value="short" label="a short answer" />
+          </lv-select>
           @if (kind() === 'choice') {
-            <label class="field"
-              >Choices each
-              <input type="number" min="2" max="8" #c [value]="choices()" (input)="choices.set(c.valueAsNumber)" />
-            </label>
+            <lv-number label="Choices each" [min]="2" [max]="8" [value]="choices()" (typed)="choices.set($event)" />
           }
         </div>
         <label class="field"
           >Key
           <textarea
+            pTextarea
             #t
             rows="4"
             maxlength="20000"
@@ -57,31 +55,26 @@ const SHOWN = 8;
           {{ given() }} of {{ count() || 0 }} keys given{{ given() ? ': ' + understood() : '.' }}
         </p>
         @for (d of read().doubts; track d.id) {
-          <fieldset class="card ochre">
-            <legend>{{ d.asks }}</legend>
-            @for (w of d.ways; track w.id; let first = $first) {
-              <label class="row small"
-                ><input
-                  type="radio"
-                  [name]="'doubt-' + d.id"
-                  [checked]="decided()[d.id] === w.id || (first && !decided()[d.id])"
-                  (change)="decide(d.id, w.id)"
-                />
-                {{ w.label }}</label
-              >
-            }
-          </fieldset>
+          <lv-radios
+            class="card ochre"
+            [legend]="d.asks"
+            [options]="d.ways"
+            [value]="decided()[d.id] ?? d.ways[0]?.id ?? ''"
+            (chosen)="decide(d.id, $event)"
+          />
         }
-        <label class="field"
-          >The questions as a PDF, for learners to open (if you like)
-          <input type="file" accept="application/pdf,.pdf" #f (change)="file.set(f.files?.[0] ?? null)" />
-        </label>
+        <div class="row">
+          <lv-file-button accept="application/pdf,.pdf" (chosen)="file.set($event)"
+            >The questions as a PDF</lv-file-button
+          >
+          <span class="small">{{ file()?.name ?? 'for learners to open, if you like' }}</span>
+        </div>
         @if (problem()) {
           <p class="card madder" role="alert">{{ problem() }}</p>
         }
         <div class="row end">
-          <button class="btn" type="button" (click)="open.set(false)">Cancel</button
-          ><button class="btn main" type="submit">Make the sheet</button>
+          <button pButton severity="secondary" type="button" (click)="open.set(false)">Cancel</button
+          ><button pButton type="submit">Make the sheet</button>
         </div>
       </form>
     </p-dialog>
@@ -102,9 +95,9 @@ export class AnswerSheet {
   private readonly view = inject(BenchView);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
-  protected readonly count = signal(20);
+  protected readonly count = signal<number | null>(20);
   protected readonly kind = signal<'choice' | 'short'>('choice');
-  protected readonly choices = signal(4);
+  protected readonly choices = signal<number | null>(4);
   protected readonly keys = signal('');
   protected readonly file = signal<File | null>(null);
   protected readonly problem = signal('');
@@ -128,7 +121,7 @@ export class AnswerSheet {
       const items = answerSheet(
         {
           kind: this.kind(),
-          count: this.count(),
+          count: this.count() ?? 0,
           choices: Math.min(8, Math.max(2, this.choices() || 4)),
           keys: this.keys(),
           decided: this.decided(),

@@ -1,17 +1,18 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { ButtonDirective } from 'primeng/button';
 import { WorkspaceStore } from '../store/workspace';
 
 /** Opens the Bench where it was left, or on the first family. */
 @Component({
   selector: 'lv-bench-door',
-  imports: [RouterLink],
+  imports: [ButtonDirective, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="empty">
       <h1>Nothing on the Bench</h1>
       <p>A master comes first: an activity as you would give it to everybody. Versions are made on it here.</p>
-      <a class="btn main" routerLink="/shelf">Begin one on the Shelf</a>
+      <a pButton routerLink="/shelf">Begin one on the Shelf</a>
     </div>
   `,
 })

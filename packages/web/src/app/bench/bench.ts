@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { ButtonDirective } from 'primeng/button';
 import { FamilyStrip } from './family-strip';
 import { afterDrawing } from '../ui/after-drawing';
 import { Commands } from '../ui/commands';
@@ -14,7 +15,7 @@ import { VersionPanel } from './version-panel';
 /** Where a master is written and its versions are made: the family, the pages, what can be done here. */
 @Component({
   selector: 'lv-bench',
-  imports: [FamilyStrip, MasterPage, MasterPanel, PagePanel, VersionPage, VersionPanel, RouterLink],
+  imports: [ButtonDirective, FamilyStrip, MasterPage, MasterPanel, PagePanel, RouterLink, VersionPage, VersionPanel],
   providers: [BenchView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -45,11 +46,11 @@ import { VersionPanel } from './version-panel';
         @if (damaged()) {
           <h1>This activity cannot be read</h1>
           <p>What is kept of it is damaged. It was set aside and is not lost: it may be mended there.</p>
-          <a class="btn" routerLink="/keeping">See what was set aside</a>
+          <a pButton severity="secondary" routerLink="/keeping">See what was set aside</a>
         } @else {
           <h1>This family is not here</h1>
           <p>It may have been removed. It waits under Keeping then, and can be put back.</p>
-          <a class="btn" routerLink="/shelf">To the Shelf</a>
+          <a pButton severity="secondary" routerLink="/shelf">To the Shelf</a>
         }
       </div>
     }

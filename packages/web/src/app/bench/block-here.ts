@@ -11,8 +11,13 @@ import {
   wordsIn,
 } from '@lorvet/core';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Textarea } from 'primeng/textarea';
 import { BenchActions } from '../store/actions';
 import { Take } from '../ui/blocks/take';
+import { FOLD } from '../ui/controls/fold';
+import { SELECT } from '../ui/controls/select';
 import { PictureField } from '../ui/picture-field';
 import { BenchView } from './bench-view';
 import { DoHere } from './do-here';
@@ -25,7 +30,18 @@ const ADDABLE = BLOCK_KIND_NAMES.filter((k) => k !== 'word-bank' && k !== 'pictu
 /** What can be done with what is chosen in a version. */
 @Component({
   selector: 'lv-block-here',
-  imports: [DoHere, LucideDynamicIcon, PictureField, Take, WritingHelp],
+  imports: [
+    ButtonDirective,
+    DoHere,
+    InputText,
+    LucideDynamicIcon,
+    PictureField,
+    Take,
+    Textarea,
+    WritingHelp,
+    ...FOLD,
+    ...SELECT,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './block-here.html',
   styles: `

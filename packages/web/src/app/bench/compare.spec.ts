@@ -7,7 +7,7 @@ const open = (inputs: Record<string, string>) =>
 
 it('begins with the master beside the first version', async () => {
   const place = await open({});
-  expect([place.field('left').value, place.field('right').value]).toEqual(['master', 'rp-sup']);
+  expect([await place.chosen('left'), await place.chosen('right')]).toEqual(['Master', 'Supported']);
   expect(place.text).toContain('9 blocks differ, 9 are the same');
 });
 
@@ -26,5 +26,5 @@ it('says when the two show the same', async () => {
 
 it('takes the master for a version that is no longer there', async () => {
   const place = await open({ left: 'removed', right: 'rp-core' });
-  expect(place.field('left').value).toBe('master');
+  expect(await place.chosen('left')).toBe('Master');
 });

@@ -10,9 +10,11 @@ import {
   swatchOf,
   versionTree,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
 import { Changes } from '../ui/changes';
+import { SELECT } from '../ui/controls/select';
 import { measured } from '../ui/measured';
 import { SwatchMark } from '../ui/swatch';
 import { MeasuresTable } from './measures-table';
@@ -20,7 +22,7 @@ import { MeasuresTable } from './measures-table';
 /** Two versions of a family, or the master and one, beside each other: what differs, by words, and why. */
 @Component({
   selector: 'lv-compare',
-  imports: [Changes, MeasuresTable, RouterLink, SwatchMark],
+  imports: [ButtonDirective, Changes, MeasuresTable, RouterLink, SwatchMark, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (family(); as f) {
@@ -28,19 +30,19 @@ import { MeasuresTable } from './measures-table';
         <div class="row">
           <h1>Compare in {{ title() }}</h1>
           <span class="grow"></span>
-          <a class="btn" [routerLink]="['/bench', f.id]">Back to the Bench</a>
+          <a pButton severity="secondary" [routerLink]="['/bench', f.id]">Back to the Bench</a>
         </div>
         <div class="row">
           @for (side of sides(); track side.name) {
-            <label class="row"
-              ><lv-swatch [swatch]="side.swatch" [size]="24" /><span class="sr">{{ side.name }}</span>
-              <select class="input" #s [attr.aria-label]="side.name" (change)="go(side.name, s.value)">
-                <option value="master">Master</option>
+            <div class="row">
+              <lv-swatch [swatch]="side.swatch" [size]="24" />
+              <lv-select [label]="side.name" hideLabel [value]="side.id ?? 'master'" (chosen)="go(side.name, $event)">
+                <lv-option value="master" label="Master" />
                 @for (v of versions(); track v.id) {
-                  <option [value]="v.id" [selected]="v.id === side.id">{{ v.name }}</option>
+                  <lv-option [value]="v.id" [label]="v.name" />
                 }
-              </select>
-            </label>
+              </lv-select>
+            </div>
           }
           <span class="small sum">{{ rows().length }} blocks differ, {{ same() }} are the same.</span>
         </div>

@@ -84,7 +84,7 @@ describe('done', () => {
   it('a block moves to where it is wanted, on its own page or another', async () => {
     await open('rp-q4');
     await place.press('Move …');
-    expect(place.options(/^Where to/)).toContain('first on Life between the tides');
+    expect(await place.options(/^Where to/)).toContain('first on Life between the tides');
     await place.choose(/^Where to/, 'after “It looks like a flower and stings …”');
     await place.press('Do it');
     expect(place.blocks('rock-pool', 'rp-ext')[1]?.slice(1, 4)).toEqual(['rp-q5', 'rp-q6', 'rp-q4']);
@@ -108,8 +108,8 @@ describe('done', () => {
   it('another way to answer offers only ways there are', async () => {
     await open('rp-q9');
     await place.press('Other way to answer …');
-    expect(place.options(/^Answered by/)).toEqual(expect.arrayContaining(['voice', 'drawing', 'paper']));
-    expect(place.options(/^Answered by/)).not.toContain('ordering');
+    expect(await place.options(/^Answered by/)).toEqual(expect.arrayContaining(['voice', 'drawing', 'paper']));
+    expect(await place.options(/^Answered by/)).not.toContain('ordering');
     await place.choose(/^Answered by/, 'voice');
     await place.press('Do it');
     expect(block('rp-q9')).toMatchObject({ kind: 'voice', id: 'rp-q9' });

@@ -21,9 +21,14 @@ import {
   originOf,
   recordInPlace,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Textarea } from 'primeng/textarea';
 import { Words } from '../platform/words';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { afterDrawing } from '../ui/after-drawing';
+import { NumberField } from '../ui/controls/number';
+import { SELECT } from '../ui/controls/select';
 import { BenchView } from './bench-view';
 import { actName, type Doing, DOINGS, type Selection, settled, type Values } from './doings';
 import { Latest } from '../ui/latest';
@@ -34,51 +39,54 @@ const NO_WORDS: Lexicon = () => undefined;
 /** What can be done with what is chosen: each shows what it would come to before it is done. */
 @Component({
   selector: 'lv-do-here',
-  imports: [LearnerBlockView],
+  imports: [ButtonDirective, InputText, LearnerBlockView, NumberField, Textarea, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (open(); as d) {
       <form class="stack card" (submit)="$event.preventDefault(); doIt()">
         <h3>{{ d.label }}</h3>
         @for (f of fields(); track f.name) {
-          <label class="field"
-            >{{ f.label }}
-            @switch (f.as) {
-              @case ('lines') {
+          @switch (f.as) {
+            @case ('choice') {
+              <lv-select [label]="f.label" [value]="value(f.name)" (chosen)="set(f.name, $event)">
+                @for (o of f.options; track o.value) {
+                  <lv-option [value]="o.value" [label]="o.label" />
+                }
+              </lv-select>
+            }
+            @case ('number') {
+              <lv-number
+                [label]="f.label"
+                [min]="f.min"
+                [max]="f.max"
+                [value]="number(f.name)"
+                (typed)="set(f.name, $event === null ? '' : '' + $event)"
+              />
+            }
+            @case ('lines') {
+              <label class="field"
+                >{{ f.label }}
                 <textarea
+                  pTextarea
                   #t
                   rows="3"
                   maxlength="20000"
                   [value]="value(f.name)"
                   (input)="set(f.name, t.value)"
                 ></textarea>
-              }
-              @case ('choice') {
-                <select #c (change)="set(f.name, c.value)">
-                  @for (o of f.options; track o.value) {
-                    <option [value]="o.value" [selected]="o.value === value(f.name)">{{ o.label }}</option>
-                  }
-                </select>
-              }
-              @case ('number') {
-                <input
-                  #n
-                  type="number"
-                  [min]="f.min"
-                  [max]="f.max"
-                  [value]="value(f.name)"
-                  (input)="set(f.name, n.value)"
-                />
-              }
-              @default {
-                <input #x maxlength="300" [value]="value(f.name)" (input)="set(f.name, x.value)" />
-              }
+              </label>
             }
-          </label>
+            @default {
+              <label class="field"
+                >{{ f.label }}
+                <input pInputText #x maxlength="300" [value]="value(f.name)" (input)="set(f.name, x.value)" />
+              </label>
+            }
+          }
         }
         <div class="row">
-          <button class="btn main" type="submit" [disabled]="!preview()?.drafts?.length">Do it</button>
-          <button class="btn" type="button" (click)="close()">Cancel</button>
+          <button pButton type="submit" [disabled]="!preview()?.drafts?.length">Do it</button>
+          <button pButton severity="secondary" type="button" (click)="close()">Cancel</button>
         </div>
         <div class="preview" role="status" aria-live="polite">
           @if (preview(); as p) {
@@ -107,7 +115,9 @@ const NO_WORDS: Lexicon = () => undefined;
         <div class="group">
           <h4>{{ g.group }}</h4>
           @for (d of g.doings; track d.id) {
-            <button class="btn quiet" type="button" [attr.data-doing]="d.id" (click)="start(d)">{{ d.label }} …</button>
+            <button pButton severity="secondary" text type="button" [attr.data-doing]="d.id" (click)="start(d)">
+              {{ d.label }} …
+            </button>
           }
         </div>
       }
@@ -130,7 +140,7 @@ const NO_WORDS: Lexicon = () => undefined;
       font-weight: 600;
       color: var(--ink-3);
     }
-    .group .btn {
+    .group .p-button {
       padding: 3px 8px;
       font-size: 14px;
     }
@@ -219,7 +229,6 @@ export class DoHere {
       untracked(() => {
         this.view.asked.set(null);
         this.start(d);
-        this.host.nativeElement.closest('details')?.setAttribute('open', '');
         setTimeout(() =>
           this.host.nativeElement.querySelector<HTMLElement>('input, textarea, select, button')?.focus(),
         );
@@ -248,6 +257,11 @@ export class DoHere {
     const isLast = this.reading.begin();
     if (d.id === 'glossary')
       void this.words.lexicon(this.selection().pages).then((lexicon) => isLast() && this.lexicon.set(lexicon));
+  }
+
+  protected number(name: string): number | null {
+    const text = this.value(name);
+    return text === '' ? null : Number(text);
   }
 
   protected value(name: string): string {

@@ -13,6 +13,8 @@ import {
   versionTree,
   upkeepWaiting,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { SwatchMark } from '../ui/swatch';
 import { BenchView } from './bench-view';
 import { NewVersion } from './new-version';
@@ -22,7 +24,7 @@ const MOST_FOUND = 12;
 /** The family: the master and its versions as a tree, and what waits. */
 @Component({
   selector: 'lv-family-strip',
-  imports: [RouterLink, RouterLinkActive, SwatchMark, LucideDynamicIcon, NewVersion],
+  imports: [ButtonDirective, InputText, LucideDynamicIcon, NewVersion, RouterLink, RouterLinkActive, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.family(); as family) {
@@ -57,6 +59,7 @@ const MOST_FOUND = 12;
         }
       </nav>
       <input
+        pInputText
         #seek
         class="input"
         type="search"
@@ -81,17 +84,19 @@ const MOST_FOUND = 12;
           }
         </ul>
       }
-      <button class="btn" type="button" (click)="adding.set(true)"><svg lucideIcon="plus"></svg>New version</button>
-      <a class="btn quiet" [routerLink]="['/bench', family.id, 'tiers']">Make tiers by recipes</a>
-      <a class="btn quiet" [routerLink]="['/bench', family.id, 'history']">History and picture</a>
+      <button pButton severity="secondary" type="button" (click)="adding.set(true)">
+        <svg lucideIcon="plus"></svg>New version
+      </button>
+      <a pButton severity="secondary" text [routerLink]="['/bench', family.id, 'tiers']">Make tiers by recipes</a>
+      <a pButton severity="secondary" text [routerLink]="['/bench', family.id, 'history']">History and picture</a>
       @if (waiting(); as n) {
         <div class="card ochre">
           <h3>{{ n }} to decide</h3>
           <p class="small">The master changed what {{ n === 1 ? 'a version' : 'versions' }} had changed as well.</p>
-          <a class="btn" [routerLink]="['/bench', family.id, 'upkeep']">Open upkeep</a>
+          <a pButton severity="secondary" [routerLink]="['/bench', family.id, 'upkeep']">Open upkeep</a>
         </div>
       } @else if (family.revisions.length > 1) {
-        <a class="btn quiet" [routerLink]="['/bench', family.id, 'upkeep']">Last upkeep</a>
+        <a pButton severity="secondary" text [routerLink]="['/bench', family.id, 'upkeep']">Last upkeep</a>
       }
       <lv-new-version [(open)]="adding" />
     }
@@ -110,7 +115,7 @@ const MOST_FOUND = 12;
     nav h3 {
       margin: 0 0 4px 6px;
     }
-    a:not(.btn) {
+    a:not(.p-button) {
       display: flex;
       align-items: center;
       gap: 9px;
@@ -118,10 +123,10 @@ const MOST_FOUND = 12;
       border-radius: var(--r);
       text-decoration: none;
     }
-    a:not(.btn):hover {
+    a:not(.p-button):hover {
       background: var(--sunken);
     }
-    a.on:not(.btn) {
+    a.on:not(.p-button) {
       background: var(--accent-soft);
     }
     .version {
@@ -156,7 +161,7 @@ const MOST_FOUND = 12;
       display: grid;
       gap: 6px;
     }
-    .card .btn {
+    .card .p-button {
       justify-self: start;
     }
   `,

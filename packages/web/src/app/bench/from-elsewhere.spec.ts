@@ -15,9 +15,9 @@ describe('parts of another activity', () => {
     });
   });
 
-  it('are offered from every activity but this one', () => {
-    expect(place.options(/^Activity/)).not.toContain('Mending a puncture');
-    expect(place.options(/^Activity/)).toContain('Rock-pool survey');
+  it('are offered from every activity but this one', async () => {
+    expect(await place.options(/^Activity/)).not.toContain('Mending a puncture');
+    expect(await place.options(/^Activity/)).toContain('Rock-pool survey');
     expect(place.button(/^Bring in/).disabled).toBe(true);
   });
 

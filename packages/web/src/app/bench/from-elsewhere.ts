@@ -1,5 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import { type Block, type Id, labelOf, latest, takenTogether, wordsOf } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { CheckBox } from '../ui/controls/check';
+import { FOLD } from '../ui/controls/fold';
+import { SELECT } from '../ui/controls/select';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { holdFamily } from '../store/hold-family';
@@ -16,7 +20,7 @@ const many = (n: number, word: string): string => (n ? `${n} ${n === 1 ? word : 
 /** Brings pages and blocks of another activity into a version, at a chosen place; they follow their source, or stay. */
 @Component({
   selector: 'lv-from-elsewhere',
-  imports: [DIALOG],
+  imports: [ButtonDirective, CheckBox, DIALOG, ...FOLD, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './from-elsewhere.html',
   styleUrl: './from-elsewhere.css',

@@ -13,10 +13,12 @@ import {
   versionOf,
   versionTree,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { BenchActions } from '../store/actions';
 import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
 import { Changes } from '../ui/changes';
+import { SELECT } from '../ui/controls/select';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { dayIn } from '../ui/when';
@@ -29,7 +31,7 @@ const LEFT = 150;
 /** The family's picture, and the master's history: what changed between any two revisions, and a way back. */
 @Component({
   selector: 'lv-history',
-  imports: [Changes, RouterLink, SwatchMark],
+  imports: [ButtonDirective, Changes, RouterLink, SwatchMark, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './history.html',
   styleUrl: './history.css',

@@ -21,8 +21,11 @@ import {
   withWords,
   questionNumbers,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { BenchActions } from '../store/actions';
 import type { BlockChange } from '../ui/blocks/editor-part';
+import { SELECT } from '../ui/controls/select';
 import { isTyping } from '../ui/keys';
 import { Notice } from '../ui/notice';
 import { PageMarkView } from '../ui/page-mark';
@@ -48,16 +51,19 @@ const ALWAYS = 40;
   imports: [
     AnswerSheet,
     BenchBlock,
-    Near,
-    PageLayout,
-    PageMarkView,
-    Words,
+    ButtonDirective,
     CdkDrag,
     CdkDragHandle,
     CdkDropList,
     CdkDropListGroup,
+    InputText,
     LucideDynamicIcon,
+    Near,
+    PageLayout,
+    PageMarkView,
     RouterLink,
+    Words,
+    ...SELECT,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './master-page.html',

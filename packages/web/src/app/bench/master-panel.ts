@@ -14,6 +14,12 @@ import {
   questionNumbers,
 } from '@lorvet/core';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Textarea } from 'primeng/textarea';
+import { CheckBox } from '../ui/controls/check';
+import { NumberField } from '../ui/controls/number';
+import { SELECT } from '../ui/controls/select';
 import { BenchView, nameOf } from './bench-view';
 import { inTurns } from '../ui/in-turns';
 import { measured } from '../ui/measured';
@@ -26,7 +32,18 @@ import { Parts } from '../store/parts';
 /** Beside the master: what the chosen item is for, where it is used; else what the activity is for. */
 @Component({
   selector: 'lv-master-panel',
-  imports: [NumberRules, MeasuresTable, QtiOut, LucideDynamicIcon],
+  imports: [
+    ButtonDirective,
+    CheckBox,
+    InputText,
+    LucideDynamicIcon,
+    MeasuresTable,
+    NumberField,
+    NumberRules,
+    QtiOut,
+    Textarea,
+    ...SELECT,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.master(); as master) {
@@ -34,39 +51,34 @@ import { Parts } from '../store/parts';
         @if (chosen(); as b) {
           <h3>Chosen: {{ b.name }}</h3>
           @if (b.item; as item) {
-            <label class="field"
-              >Objective
-              <select #o (change)="set(item, { objectiveId: o.value || undefined })">
-                <option value="">none</option>
-                @for (x of master.objectives; track x.id) {
-                  <option [value]="x.id" [selected]="x.id === item.objectiveId">{{ x.text }}</option>
-                }
-              </select>
-            </label>
+            <lv-select
+              label="Objective"
+              [value]="item.objectiveId"
+              (chosen)="set(item, { objectiveId: $event || undefined })"
+            >
+              <lv-option value="" label="none" />
+              @for (x of master.objectives; track x.id) {
+                <lv-option [value]="x.id" [label]="x.text" />
+              }
+            </lv-select>
             <div class="two">
-              <label class="field"
-                >Demand
-                <select #d (change)="setDemand(item, d.value)">
-                  @for (x of demands; track x) {
-                    <option [value]="x" [selected]="x === item.demand">{{ x }}</option>
-                  }
-                </select>
-              </label>
-              <label class="field"
-                >Points
-                <input
-                  #p
-                  type="number"
-                  min="0"
-                  max="100"
-                  [value]="item.points"
-                  (change)="set(item, { points: clamp(p.valueAsNumber) })"
-                />
-              </label>
+              <lv-select label="Demand" [value]="item.demand" (chosen)="setDemand(item, $event)">
+                @for (x of demands; track x) {
+                  <lv-option [value]="x" [label]="x" />
+                }
+              </lv-select>
+              <lv-number
+                label="Points"
+                [min]="0"
+                [max]="100"
+                [value]="item.points"
+                (told)="set(item, { points: clamp($event) })"
+              />
             </div>
             <label class="field"
               >Hint for everybody
               <textarea
+                pTextarea
                 #h
                 rows="2"
                 [maxLength]="mostInHint"
@@ -74,13 +86,8 @@ import { Parts } from '../store/parts';
                 (change)="set(item, { hint: h.value.trim() || undefined })"
               ></textarea>
             </label>
-            <label class="check"
-              ><input
-                type="checkbox"
-                #opt
-                [checked]="item.optional"
-                (change)="set(item, { optional: opt.checked || undefined })"
-              />Optional: a recipe may leave it out</label
+            <lv-check [on]="item.optional ?? false" (turned)="set(item, { optional: $event || undefined })"
+              >Optional: a recipe may leave it out</lv-check
             >
             @if (item.kind === 'number') {
               <lv-number-rules
@@ -89,23 +96,13 @@ import { Parts } from '../store/parts';
               />
             }
             @if (item.kind === 'short-text') {
-              <label class="check"
-                ><input
-                  type="checkbox"
-                  #s
-                  [checked]="item.spellingTolerant"
-                  (change)="set(item, { spellingTolerant: s.checked })"
-                />A slip of spelling still counts</label
+              <lv-check [on]="item.spellingTolerant" (turned)="set(item, { spellingTolerant: $event })"
+                >A slip of spelling still counts</lv-check
               >
             }
           } @else if (b.canBeTeachers) {
-            <label class="check"
-              ><input
-                type="checkbox"
-                #t
-                [checked]="b.block.audience === 'teacher'"
-                (change)="setAudience(b.block, t.checked)"
-              />Only for you, never shown to learners</label
+            <lv-check [on]="b.block.audience === 'teacher'" (turned)="setAudience(b.block, $event)"
+              >Only for you, never shown to learners</lv-check
             >
           }
           @if (uses(); as all) {
@@ -120,12 +117,15 @@ import { Parts } from '../store/parts';
               }
             </ul>
           }
-          <button class="btn quiet" type="button" (click)="view.chosen.set(null)">About the whole activity</button>
+          <button pButton severity="secondary" text type="button" (click)="view.chosen.set(null)">
+            About the whole activity
+          </button>
         } @else {
           <h3>About this activity</h3>
           <label class="field"
             >Title
             <input
+              pInputText
               #title
               maxlength="200"
               [value]="master.title"
@@ -134,19 +134,22 @@ import { Parts } from '../store/parts';
           <label class="field"
             >Subject
             <input
+              pInputText
               #subject
               maxlength="100"
               [value]="master.subject"
               (change)="about({ subject: subject.value.trim() })"
           /></label>
           <label class="field"
-            >Ages <input #ages maxlength="40" [value]="master.ages" (change)="about({ ages: ages.value.trim() })"
+            >Ages
+            <input pInputText #ages maxlength="40" [value]="master.ages" (change)="about({ ages: ages.value.trim() })"
           /></label>
           <h3>Objectives</h3>
           <ul class="stack objectives">
             @for (o of master.objectives; track o.id) {
               <li class="row">
                 <input
+                  pInputText
                   class="input grow"
                   #text
                   [maxLength]="mostInObjective"
@@ -158,7 +161,10 @@ import { Parts } from '../store/parts';
                   asked().get(o.id) ?? 0
                 }}</span>
                 <button
-                  class="btn quiet icon"
+                  pButton
+                  severity="secondary"
+                  text
+                  class="icon"
                   type="button"
                   [attr.aria-label]="'Remove objective ' + o.text"
                   (click)="objective(o.id, '')"
@@ -170,27 +176,28 @@ import { Parts } from '../store/parts';
             <li>
               <form class="row" (submit)="$event.preventDefault(); addObjective(fresh.value); fresh.value = ''">
                 <input
+                  pInputText
                   class="input grow"
                   #fresh
                   maxlength="300"
                   aria-label="New objective"
                   placeholder="New objective"
-                /><button class="btn" type="submit">Add</button>
+                /><button pButton severity="secondary" type="submit">Add</button>
               </form>
             </li>
             @if (listed().length) {
               <li>
-                <select
-                  class="input"
-                  #l
-                  aria-label="Take an objective from your list"
-                  (change)="takeListed(l.value); l.value = ''"
+                <lv-select
+                  label="Take an objective from your list"
+                  hideLabel
+                  placeholder="From your list …"
+                  value=""
+                  (chosen)="takeListed($event)"
                 >
-                  <option value="">From your list …</option>
                   @for (o of listed(); track o.id) {
-                    <option [value]="o.id">{{ o.code }} {{ o.text }}</option>
+                    <lv-option [value]="o.id" label="{{ o.code }} {{ o.text }}" />
                   }
-                </select>
+                </lv-select>
               </li>
             }
           </ul>
@@ -255,8 +262,8 @@ export class MasterPanel {
     void inject(Parts).list('objectives');
   }
 
-  protected clamp(n: number): number {
-    return Number.isFinite(n) ? Math.min(100, Math.max(0, n)) : 1;
+  protected clamp(n: number | null): number {
+    return n === null ? 1 : Math.min(100, Math.max(0, n));
   }
 
   protected set(

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { type Formula, FORMULAS, type FormulaId, LEAST_WORDS, type Measures } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { figure } from '../ui/tenth';
 
 interface Row {
@@ -15,6 +16,7 @@ const FIRST: ReadonlySet<FormulaId> = new Set(['kincaid', 'dale-chall', 'spache'
 /** A version's measures beside the master's; alone, the master's. */
 @Component({
   selector: 'lv-measures-table',
+  imports: [ButtonDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <table>
@@ -43,7 +45,7 @@ const FIRST: ReadonlySet<FormulaId> = new Set(['kincaid', 'dale-chall', 'spache'
       </tbody>
     </table>
     @if (!tooShort()) {
-      <button class="btn quiet" type="button" [attr.aria-pressed]="all()" (click)="all.set(!all())">
+      <button pButton severity="secondary" text type="button" [attr.aria-pressed]="all()" (click)="all.set(!all())">
         {{ all() ? 'Fewer formulas' : 'All formulas' }}
       </button>
     }

@@ -1,6 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, model, signal, effect } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, model, signal, effect, untracked } from '@angular/core';
 import { Router } from '@angular/router';
-import { type Swatch, versionTree } from '@lorvet/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { type Swatch, versionSchema, versionTree } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { bySchema } from '../ui/controls/by-schema';
+import { SELECT } from '../ui/controls/select';
+import { Wrong } from '../ui/controls/wrong';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { BenchActions } from '../store/actions';
@@ -11,48 +17,50 @@ import { BenchView } from './bench-view';
 /** Asks for a name and a basis, and draws a swatch. */
 @Component({
   selector: 'lv-new-version',
-  imports: [DIALOG, SwatchMark],
+  imports: [ButtonDirective, DIALOG, InputText, ReactiveFormsModule, SwatchMark, Wrong, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog header="New version" [visible]="open()" (visibleChange)="open.set($event)" [style]="{ width: '440px' }">
-      <form class="stack" (submit)="$event.preventDefault(); make(name.value, basis.value, learner.value)">
+      <form class="stack" [formGroup]="form" (ngSubmit)="make()">
         <label class="field"
           >Name
-          <input #name required maxlength="120" [value]="proposedName()" list="tiers" autocomplete="off" />
+          <input
+            pInputText
+            formControlName="name"
+            maxlength="120"
+            list="tiers"
+            autocomplete="off"
+            aria-describedby="new-version-name"
+          />
         </label>
+        <lv-wrong id="new-version-name" [of]="form.controls.name" />
         <datalist id="tiers">
           <option value="Supported"></option>
           <option value="Core"></option>
           <option value="Extended"></option>
         </datalist>
-        <label class="field"
-          >Made on
-          <select #basis>
-            <option value="">the master</option>
-            @for (v of versions(); track v.id) {
-              <option [value]="v.id">{{ v.name }}</option>
-            }
-          </select>
-        </label>
+        <lv-select label="Made on" formControlName="basis">
+          <lv-option value="" label="the master" />
+          @for (v of versions(); track v.id) {
+            <lv-option [value]="v.id" [label]="v.name" />
+          }
+        </lv-select>
         <p class="small">It begins as what it is made on, and a correction there comes to it.</p>
-        <label class="field"
-          >For
-          <select #learner>
-            <option value="">any learner</option>
-            @for (l of view.work.people().learners; track l.id) {
-              <option [value]="l.id">{{ l.name }} only</option>
-            }
-          </select>
-        </label>
+        <lv-select label="For" formControlName="learnerId">
+          <lv-option value="" label="any learner" />
+          @for (l of view.work.people().learners; track l.id) {
+            <lv-option [value]="l.id" label="{{ l.name }} only" />
+          }
+        </lv-select>
         @if (swatch(); as s) {
           <p class="row small">
             <lv-swatch [swatch]="s" [size]="34" /> Its swatch. The letter is drawn by lot, so it says nothing of level.
-            <button class="btn quiet" type="button" (click)="draw()">Draw another</button>
+            <button pButton severity="secondary" text type="button" (click)="draw()">Draw another</button>
           </p>
         }
         <div class="row end">
-          <button class="btn" type="button" (click)="open.set(false)">Cancel</button>
-          <button class="btn main" type="submit">Make the version</button>
+          <button pButton severity="secondary" type="button" (click)="open.set(false)">Cancel</button>
+          <button pButton type="submit">Make the version</button>
         </div>
       </form>
     </p-dialog>
@@ -78,9 +86,17 @@ export class NewVersion {
     return ['Supported', 'Core', 'Extended'].find((n) => !names.includes(n)) ?? '';
   });
 
+  protected readonly form = new FormGroup({
+    name: new FormControl('', { nonNullable: true, validators: bySchema(versionSchema.shape.name, 'A name') }),
+    basis: new FormControl('', { nonNullable: true }),
+    learnerId: new FormControl('', { nonNullable: true }),
+  });
+
   constructor() {
     effect(() => {
-      if (this.open()) this.draw();
+      if (!this.open()) return;
+      this.draw();
+      this.form.reset({ name: untracked(this.proposedName) });
     });
   }
 
@@ -91,10 +107,12 @@ export class NewVersion {
     );
   }
 
-  protected make(name: string, basis: string, learnerId: string): void {
+  protected make(): void {
+    this.form.markAllAsTouched();
+    const { name, basis, learnerId } = this.form.getRawValue();
     const family = this.view.family();
     const swatch = this.swatch();
-    if (!family || !swatch || !name.trim()) return;
+    if (!family || !swatch || this.form.invalid) return;
     const id = this.clock.newId();
     const version = {
       id,

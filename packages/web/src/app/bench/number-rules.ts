@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { type Given, mostIn, valueOf } from '@lorvet/core';
+import { InputText } from 'primeng/inputtext';
+import { Textarea } from 'primeng/textarea';
 import type { BlockChange, BlockOf } from '../ui/blocks/editor-part';
+import { FOLD } from '../ui/controls/fold';
 
 type NumberBlock = BlockOf<'number'>;
 
@@ -10,14 +13,15 @@ const LINE =
 /** Which numbers of a question may be others, and how its key follows from them. */
 @Component({
   selector: 'lv-number-rules',
+  imports: [InputText, Textarea, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details [open]="block().formula !== undefined">
-      <summary>Numbers that may be others</summary>
+    <lv-fold name="Numbers that may be others" [open]="block().formula !== undefined">
       <div class="stack">
         <label class="field"
           >One a line: name = number, from to
           <textarea
+            pTextarea
             #g
             rows="2"
             maxlength="1000"
@@ -30,6 +34,7 @@ const LINE =
         <label class="field"
           >Key
           <input
+            pInputText
             #f
             placeholder="b - a"
             [maxLength]="mostInFormula"
@@ -44,7 +49,7 @@ const LINE =
           <p class="small">With these numbers the key is {{ read().key }}.</p>
         }
       </div>
-    </details>
+    </lv-fold>
   `,
   styles: `
     .wrong {

@@ -13,8 +13,10 @@ import {
   wordsOf,
   questionNumbers,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { LaidBox } from '../ui/blocks/laid-box';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { SELECT } from '../ui/controls/select';
 import { DESK_WIDTH } from '../ui/on-picture';
 import { RectBoard } from '../ui/rect-board';
 import { BenchView, nameOf } from './bench-view';
@@ -24,20 +26,17 @@ import { layBlock, moveOnPage, orderByPlace } from './page-edits';
 /** A page laid out over its picture: places are drawn on it, moved, sized, and put in the order they are read. */
 @Component({
   selector: 'lv-page-layout',
-  imports: [LaidBox, LearnerBlockView, RectBoard, LucideDynamicIcon],
+  imports: [ButtonDirective, LaidBox, LearnerBlockView, LucideDynamicIcon, RectBoard, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
-      <label class="row small"
-        >Drag over the picture to add
-        <select class="input" #k (change)="kind.set(k.value)">
-          @for (x of kinds; track x.kind) {
-            <option [value]="x.kind" [selected]="x.kind === kind()">{{ x.label.toLowerCase() }}</option>
-          }
-        </select></label
-      >
+      <lv-select label="Drag over the picture to add" class="inline" [value]="kind()" (chosen)="kind.set($event)">
+        @for (x of kinds; track x.kind) {
+          <lv-option [value]="x.kind" [label]="x.label.toLowerCase()" />
+        }
+      </lv-select>
       <span class="grow"></span>
-      <button class="btn quiet" type="button" (click)="inOrder()">
+      <button pButton severity="secondary" text type="button" (click)="inOrder()">
         <svg lucideIcon="list-ordered"></svg>Number as they are read
       </button>
     </div>
@@ -76,7 +75,7 @@ import { layBlock, moveOnPage, orderByPlace } from './page-edits';
       <p class="small">
         Not on the picture, and so below it:
         @for (b of loose(); track b.id) {
-          <button class="btn quiet" type="button" (click)="place(b.id)">Put {{ b.name }} on it</button>
+          <button pButton severity="secondary" text type="button" (click)="place(b.id)">Put {{ b.name }} on it</button>
         }
       </p>
     }
@@ -92,7 +91,7 @@ import { layBlock, moveOnPage, orderByPlace } from './page-edits';
       align-items: center;
       gap: 8px;
     }
-    select {
+    lv-select {
       width: auto;
     }
   `,

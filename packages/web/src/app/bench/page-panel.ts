@@ -1,8 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { listOf, type Page, type PageMark, PAGE_SIZES } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Textarea } from 'primeng/textarea';
 import { BenchActions } from '../store/actions';
 import { Parts } from '../store/parts';
+import { SELECT } from '../ui/controls/select';
 import { Notice } from '../ui/notice';
 import { PageMarkView, SIGNS } from '../ui/page-mark';
 import { PictureField } from '../ui/picture-field';
@@ -25,63 +29,57 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
 /** What a page is: its size, whom it is for, its marks, its picture; and what can be done with the whole of it. */
 @Component({
   selector: 'lv-page-panel',
-  imports: [PageMarkView, PictureField, LucideDynamicIcon],
+  imports: [ButtonDirective, InputText, LucideDynamicIcon, PageMarkView, PictureField, Textarea, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (page(); as p) {
       <div class="stack">
         <h3>Page {{ number() }}</h3>
         <div class="two">
-          <label class="field"
-            >Size
-            <select #s (change)="size(s.value)">
-              @for (x of sizes; track x) {
-                <option [value]="x" [selected]="x === (p.size ?? 'A4')">{{ x }}</option>
-              }
-            </select>
-          </label>
-          <label class="field"
-            >Which way up
-            <select #o (change)="set({ orientation: o.value === 'landscape' ? 'landscape' : 'portrait' })">
-              <option value="portrait" [selected]="p.orientation === 'portrait'">upright</option>
-              <option value="landscape" [selected]="p.orientation === 'landscape'">across</option>
-            </select>
-          </label>
+          <lv-select label="Size" [value]="p.size ?? 'A4'" (chosen)="size($event)">
+            @for (x of sizes; track x) {
+              <lv-option [value]="x" [label]="x" />
+            }
+          </lv-select>
+          <lv-select
+            label="Which way up"
+            [value]="p.orientation"
+            (chosen)="set({ orientation: $event === 'landscape' ? 'landscape' : 'portrait' })"
+          >
+            <lv-option value="portrait" label="upright" />
+            <lv-option value="landscape" label="across" />
+          </lv-select>
         </div>
-        <label class="field"
-          >For
-          <select #a (change)="audience(a.value)">
-            <option value="learner" [selected]="(p.audience ?? 'learner') === 'learner'">learners</option>
-            <option value="key" [selected]="p.audience === 'key'">you: the answer key</option>
-            <option value="teacher" [selected]="p.audience === 'teacher'">you: notes</option>
-          </select>
-        </label>
+        <lv-select label="For" [value]="p.audience ?? 'learner'" (chosen)="audience($event)">
+          <lv-option value="learner" label="learners" />
+          <lv-option value="key" label="you: the answer key" />
+          <lv-option value="teacher" label="you: notes" />
+        </lv-select>
         <div class="two">
           <label class="field"
-            >Day <input #d maxlength="40" [value]="mark().day" (change)="setMark({ day: d.value.trim() })"
+            >Day <input pInputText #d maxlength="40" [value]="mark().day" (change)="setMark({ day: d.value.trim() })"
           /></label>
           <label class="field"
             >Subject
-            <input #sub maxlength="60" [value]="mark().subject" (change)="setMark({ subject: sub.value.trim() })"
+            <input
+              pInputText
+              #sub
+              maxlength="60"
+              [value]="mark().subject"
+              (change)="setMark({ subject: sub.value.trim() })"
           /></label>
-          <label class="field"
-            >Colour
-            <select #c (change)="colour(c.value)">
-              <option value="">none</option>
-              @for (x of colours; track x.id) {
-                <option [value]="x.id" [selected]="x.id === mark().colour">{{ x.name }}</option>
-              }
-            </select>
-          </label>
-          <label class="field"
-            >Sign
-            <select #g (change)="sign(g.value)">
-              <option value="">none</option>
-              @for (x of signs; track x) {
-                <option [value]="x" [selected]="x === mark().sign">{{ x }}</option>
-              }
-            </select>
-          </label>
+          <lv-select label="Colour" [value]="mark().colour ?? ''" (chosen)="colour($event)">
+            <lv-option value="" label="none" />
+            @for (x of colours; track x.id) {
+              <lv-option [value]="x.id" [label]="x.name" />
+            }
+          </lv-select>
+          <lv-select label="Sign" [value]="mark().sign ?? ''" (chosen)="sign($event)">
+            <lv-option value="" label="none" />
+            @for (x of signs; track x) {
+              <lv-option [value]="x" [label]="x" />
+            }
+          </lv-select>
         </div>
         @if (p.mark) {
           <lv-page-mark [mark]="p.mark" />
@@ -91,11 +89,18 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
           <p class="small">Fixed in place: learners answer on top of it and cannot move it.</p>
           <label class="field"
             >What it shows
-            <textarea #alt rows="3" maxlength="2000" [value]="f.alt" (change)="describe(alt.value)"></textarea>
+            <textarea
+              pTextarea
+              #alt
+              rows="3"
+              maxlength="2000"
+              [value]="f.alt"
+              (change)="describe(alt.value)"
+            ></textarea>
           </label>
           <div class="row">
             <lv-picture-field label="Another picture" (chosen)="fix($event)" />
-            <button class="btn quiet" type="button" (click)="flow()">Let the page flow</button>
+            <button pButton severity="secondary" text type="button" (click)="flow()">Let the page flow</button>
           </div>
         } @else {
           <p class="small">A copied sheet can lie under the answer places.</p>
@@ -103,19 +108,24 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
         }
         <h3>The whole page</h3>
         <div class="row">
-          <button class="btn" type="button" (click)="copy()"><svg lucideIcon="copy"></svg>Copy the page</button>
-          <button class="btn" type="button" (click)="move(-1)">Earlier</button>
-          <button class="btn" type="button" (click)="move(1)">Later</button>
+          <button pButton severity="secondary" type="button" (click)="copy()">
+            <svg lucideIcon="copy"></svg>Copy the page
+          </button>
+          <button pButton severity="secondary" type="button" (click)="move(-1)">Earlier</button>
+          <button pButton severity="secondary" type="button" (click)="move(1)">Later</button>
         </div>
         <form class="row" (submit)="$event.preventDefault(); keep(name.value)">
           <input
+            pInputText
             class="input grow"
             #name
             maxlength="120"
             [value]="p.title.slice(0, 120)"
             aria-label="Name of the template"
           />
-          <button class="btn" type="submit"><svg lucideIcon="layout-template"></svg>Keep as a template</button>
+          <button pButton severity="secondary" type="submit">
+            <svg lucideIcon="layout-template"></svg>Keep as a template
+          </button>
         </form>
         @if (templates().length) {
           <h3>Templates</h3>
@@ -124,7 +134,10 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
               <li class="row">
                 <span class="grow">{{ t.name }}</span>
                 <button
-                  class="btn quiet icon"
+                  pButton
+                  severity="secondary"
+                  text
+                  class="icon"
                   type="button"
                   [attr.aria-label]="'Remove the template ' + t.name"
                   (click)="dropTemplate(t.id)"
@@ -135,7 +148,9 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
             }
           </ul>
         }
-        <button class="btn quiet" type="button" (click)="view.chosenPage.set(null)">About the whole activity</button>
+        <button pButton severity="secondary" text type="button" (click)="view.chosenPage.set(null)">
+          About the whole activity
+        </button>
       </div>
     }
   `,

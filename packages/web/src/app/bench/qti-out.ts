@@ -2,28 +2,29 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { LucideDynamicIcon } from '@lucide/angular';
 import { assetsOf, type Content, derive, Problem } from '@lorvet/core';
 import { type PictureFile, writeQtiPackage } from '@lorvet/core/intake';
+import { ButtonDirective } from 'primeng/button';
 import { download } from '../platform/download';
 import { KeptAssets } from '../store/kept-assets';
 import { AssetUrls } from '../ui/asset-urls';
+import { FOLD } from '../ui/controls/fold';
 import { Notice } from '../ui/notice';
 import { BenchView } from './bench-view';
 
 /** The questions of the master or of a version, out as a QTI 3 package; what the standard cannot say is named. */
 @Component({
   selector: 'lv-qti-out',
-  imports: [LucideDynamicIcon],
+  imports: [ButtonDirective, LucideDynamicIcon, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button class="btn quiet" type="button" (click)="write()">
+    <button pButton severity="secondary" text type="button" (click)="write()">
       <svg lucideIcon="download"></svg>Questions as QTI 3
     </button>
     @if (left().length) {
-      <details class="small" open>
-        <summary>Not written</summary>
+      <lv-fold name="Not written" [open]="true">
         @for (l of left(); track $index) {
           <p>{{ l }}</p>
         }
-      </details>
+      </lv-fold>
     }
   `,
 })

@@ -11,7 +11,9 @@ import {
   SHIPPED_RECIPES,
   writeRecipe,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { textOf } from '../platform/files';
+import { FOLD } from '../ui/controls/fold';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
@@ -26,22 +28,29 @@ import { Latest } from '../ui/latest';
 /** Recipes: run one on this version after seeing what it would do; keep this version's adjustments as one. */
 @Component({
   selector: 'lv-recipe-box',
-  imports: [DIALOG, FileButton],
+  imports: [ButtonDirective, DIALOG, FileButton, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button class="btn" type="button" (click)="begin()">Recipes …</button>
+    <button pButton severity="secondary" type="button" (click)="begin()">Recipes …</button>
     <p-dialog header="Recipes" [visible]="open()" (visibleChange)="open.set($event)" [style]="{ width: '620px' }">
       <div class="two">
         <ul class="stack" aria-label="Recipes">
           @for (r of recipes(); track r.id) {
             <li>
-              <button class="btn pick" type="button" [attr.aria-pressed]="r.id === chosen()?.id" (click)="choose(r)">
+              <button
+                pButton
+                severity="secondary"
+                class="pick"
+                type="button"
+                [attr.aria-pressed]="r.id === chosen()?.id"
+                (click)="choose(r)"
+              >
                 {{ r.name }}
               </button>
             </li>
           }
           <li>
-            <button class="btn quiet" type="button" (click)="keep()">
+            <button pButton severity="secondary" text type="button" (click)="keep()">
               Keep this version’s adjustments as a recipe
             </button>
           </li>
@@ -73,23 +82,22 @@ import { Latest } from '../ui/latest';
                     o.drafts.length ? o.drafts.length + (o.drafts.length === 1 ? ' change' : ' changes') : 'nothing new'
                   }}</strong>
                   @if (o.skipped.length) {
-                    <details>
-                      <summary>{{ o.skipped.length }} passed over</summary>
+                    <lv-fold name="{{ o.skipped.length }} passed over">
                       @for (s of o.skipped; track $index) {
                         <p class="small">“{{ s.about }}”: {{ s.why }}</p>
                       }
-                    </details>
+                    </lv-fold>
                   }
                 </li>
               }
             </ol>
             <div class="row">
-              <button class="btn main" type="button" [disabled]="!changes()" (click)="accept()">
+              <button pButton type="button" [disabled]="!changes()" (click)="accept()">
                 {{ changes() ? 'Do ' + changes() + (changes() === 1 ? ' change' : ' changes') : 'Nothing to do' }}
               </button>
-              <button class="btn" type="button" (click)="toFile(r)">Save to a file</button>
+              <button pButton severity="secondary" type="button" (click)="toFile(r)">Save to a file</button>
               @if (isOwn(r)) {
-                <button class="btn quiet" type="button" (click)="remove(r)">Remove</button>
+                <button pButton severity="secondary" text type="button" (click)="remove(r)">Remove</button>
               }
             </div>
           </div>
@@ -103,7 +111,7 @@ import { Latest } from '../ui/latest';
       grid-template-columns: 220px 1fr;
       gap: 16px;
     }
-    li .btn {
+    li .p-button {
       height: auto;
       white-space: normal;
       text-align: left;

@@ -16,11 +16,14 @@ import {
   type Version,
   questionNumbers,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { Clock } from '../platform/clock';
 import { Words } from '../platform/words';
 import { BenchActions } from '../store/actions';
 import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
+import { CheckBox } from '../ui/controls/check';
 import { drawSwatch } from '../ui/draw-swatch';
 import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
@@ -43,7 +46,7 @@ interface Row {
 /** Draft versions by recipes, side by side and aligned by the master's blocks, before any of them is made. */
 @Component({
   selector: 'lv-tiers',
-  imports: [BenchBlock, Near, RouterLink, SwatchMark],
+  imports: [BenchBlock, ButtonDirective, CheckBox, InputText, Near, RouterLink, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tiers.html',
   styleUrl: './tiers.css',

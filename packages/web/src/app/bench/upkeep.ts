@@ -15,10 +15,14 @@ import {
   swatchOf,
   versionOf,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { Textarea } from 'primeng/textarea';
 import { BenchActions } from '../store/actions';
 import { sourcesIn } from '../store/bench-edits';
 import { holdFamily } from '../store/hold-family';
 import { WorkspaceStore } from '../store/workspace';
+import { CheckBox } from '../ui/controls/check';
+import { FOLD } from '../ui/controls/fold';
 import { Notice } from '../ui/notice';
 import { Changes } from '../ui/changes';
 import { SwatchMark } from '../ui/swatch';
@@ -27,7 +31,7 @@ import { dayIn } from '../ui/when';
 /** What a change of the master asks of its versions: to decide, lost its place, and what was carried over by itself. */
 @Component({
   selector: 'lv-upkeep',
-  imports: [NgTemplateOutlet, RouterLink, SwatchMark, Changes],
+  imports: [ButtonDirective, Changes, CheckBox, NgTemplateOutlet, RouterLink, SwatchMark, Textarea, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './upkeep.html',
   styleUrl: './upkeep.css',

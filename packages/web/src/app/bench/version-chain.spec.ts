@@ -13,8 +13,8 @@ const ids = () => place.family('rock-pool').versions.map((v) => v.id);
 
 describe('another basis', () => {
   beforeEach(() => open('rp-sup'));
-  it('is never one that is made on this version', () => {
-    expect(place.options(/^Made on/)).toEqual(['the master', 'Core', 'Extended']);
+  it('is never one that is made on this version', async () => {
+    expect(await place.options(/^Made on/)).toEqual(['the master', 'Core', 'Extended']);
   });
   it('is taken with every adjustment kept or asked about, and undone in one step', async () => {
     const before = place.version('rock-pool', 'rp-sup').adjustments.length;

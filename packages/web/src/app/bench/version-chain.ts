@@ -2,8 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Heirs, madeOn, masterFrom, possibleBases, versionOf, waits, reviewOf } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { BenchActions, ShelfActions } from '../store/actions';
+import { SELECT } from '../ui/controls/select';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 import { BenchView } from './bench-view';
@@ -12,23 +14,25 @@ import { RecipeBox } from './recipe-box';
 /** What can become of a version as a whole: another basis, a recipe run on it, a master of its own, its removal. */
 @Component({
   selector: 'lv-version-chain',
-  imports: [LucideDynamicIcon, RecipeBox, RouterLink],
+  imports: [ButtonDirective, LucideDynamicIcon, RecipeBox, RouterLink, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.version(); as v) {
-      <label class="field"
-        >Made on
-        <select #b (change)="move(b.value)">
-          @for (x of bases(); track x.id) {
-            <option [value]="x.id ?? ''" [selected]="x.id === v.basis">{{ x.name }}</option>
-          }
-        </select>
-      </label>
+      <lv-select label="Made on" [value]="v.basis ?? ''" (chosen)="move($event)">
+        @for (x of bases(); track x.id) {
+          <lv-option [value]="x.id ?? ''" [label]="x.name" />
+        }
+      </lv-select>
       <lv-recipe-box />
-      <a class="btn quiet" [routerLink]="['/bench', view.familyId(), 'compare']" [queryParams]="{ right: v.id }"
+      <a
+        pButton
+        severity="secondary"
+        text
+        [routerLink]="['/bench', view.familyId(), 'compare']"
+        [queryParams]="{ right: v.id }"
         >Compare with another version</a
       >
-      <button class="btn quiet" type="button" (click)="toMaster()">Make it a master of its own</button>
+      <button pButton severity="secondary" text type="button" (click)="toMaster()">Make it a master of its own</button>
       @if (asking()) {
         <div class="card ochre" role="alertdialog" aria-labelledby="heirs">
           <p id="heirs">
@@ -37,18 +41,24 @@ import { RecipeBox } from './recipe-box';
             }}”. What becomes of {{ heirs().length === 1 ? 'it' : 'them' }}?
           </p>
           <div class="stack">
-            <button class="btn" type="button" (click)="remove('take-over')">
+            <button pButton severity="secondary" type="button" (click)="remove('take-over')">
               Stay as they are, and take these adjustments over
             </button>
-            <button class="btn" type="button" (click)="remove('move-up')">
+            <button pButton severity="secondary" type="button" (click)="remove('move-up')">
               Move up to what this one is made on, fitted anew
             </button>
-            <button class="btn" type="button" (click)="remove('go-too')">Go too</button>
-            <button class="btn quiet" type="button" (click)="asking.set(false)">Keep all</button>
+            <button pButton severity="secondary" type="button" (click)="remove('go-too')">Go too</button>
+            <button pButton severity="secondary" text type="button" (click)="asking.set(false)">Keep all</button>
           </div>
         </div>
       } @else {
-        <button class="btn quiet" type="button" (click)="heirs().length ? asking.set(true) : remove('take-over')">
+        <button
+          pButton
+          severity="secondary"
+          text
+          type="button"
+          (click)="heirs().length ? asking.set(true) : remove('take-over')"
+        >
           <svg lucideIcon="trash-2"></svg>Remove this version
         </button>
       }

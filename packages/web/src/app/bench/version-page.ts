@@ -22,6 +22,10 @@ import {
   questionNumbers,
   basisContent,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { FOLD } from '../ui/controls/fold';
+import { SELECT } from '../ui/controls/select';
 import { isTyping } from '../ui/keys';
 import { growing } from '../ui/growing';
 import { Near } from '../ui/near';
@@ -61,7 +65,19 @@ function gradeOf(block: Block): number | undefined {
 /** A version beside what it is made on, block against block; what is typed in the version is recorded. */
 @Component({
   selector: 'lv-version-page',
-  imports: [BenchBlock, Near, OnPicture, PageMarkView, SwatchMark, RouterLink, LucideDynamicIcon],
+  imports: [
+    BenchBlock,
+    ButtonDirective,
+    InputText,
+    LucideDynamicIcon,
+    Near,
+    OnPicture,
+    PageMarkView,
+    RouterLink,
+    SwatchMark,
+    ...FOLD,
+    ...SELECT,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './version-page.html',
   styleUrl: './pages.css',

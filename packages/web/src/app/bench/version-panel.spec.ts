@@ -25,7 +25,7 @@ const shown = (id: string, version = 'rp-core'): Block | undefined =>
 describe('a chosen question', () => {
   it('has fewer choices, and all of them again without a trace', async () => {
     await panel('rp-q1');
-    expect(place.options(/^Fewer choices/)).toEqual(['4', '3', '2', '1']);
+    expect(await place.options(/^Fewer choices/)).toEqual(['4', '3', '2', '1']);
     await place.choose(/^Fewer choices/, '2');
     expect(shown('rp-q1')).toMatchObject({ options: { length: 2 } });
     await place.choose(/^Fewer choices/, '4');

@@ -1,18 +1,11 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  type ElementRef,
-  inject,
-  signal,
-  untracked,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { derive, itemsOf, measurePages, personalFieldsIn } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { BenchActions } from '../store/actions';
+import { CheckBox } from '../ui/controls/check';
+import { FOLD } from '../ui/controls/fold';
 import { measured } from '../ui/measured';
-import { WhenOpen } from '../ui/when-open';
 import { AdjustmentFiles } from './adjustment-files';
 import { AdjustmentList } from './adjustment-list';
 import { BenchView } from './bench-view';
@@ -26,14 +19,25 @@ import { tenth } from '../ui/tenth';
 /** What a version is as a whole, beside its master, and what can be done with all of it. */
 @Component({
   selector: 'lv-whole-version',
-  imports: [AdjustmentFiles, AdjustmentList, DoHere, FromElsewhere, MeasuresTable, VersionChain, WhenOpen],
+  imports: [
+    AdjustmentFiles,
+    AdjustmentList,
+    ButtonDirective,
+    CheckBox,
+    DoHere,
+    FromElsewhere,
+    InputText,
+    MeasuresTable,
+    VersionChain,
+    ...FOLD,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './whole-version.html',
 })
 export class WholeVersion {
   protected readonly view = inject(BenchView);
   private readonly state = inject(VersionHere).state;
-  private readonly whole = viewChild<ElementRef<HTMLDetailsElement>>('whole');
+  protected readonly isOpen = signal(false);
   protected readonly selection = this.view.selection;
   protected readonly bringing = signal(false);
   protected readonly verdict = computed(() => this.state()?.classified ?? null);
@@ -99,8 +103,7 @@ export class WholeVersion {
   constructor() {
     // What is asked for by its name is done where all doings stand.
     effect(() => {
-      const details = this.whole()?.nativeElement;
-      if (details && this.view.asked()) untracked(() => (details.open = true));
+      if (this.view.asked()) untracked(() => this.isOpen.set(true));
     });
   }
 

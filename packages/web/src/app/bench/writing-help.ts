@@ -10,6 +10,7 @@ import {
   untracked,
 } from '@angular/core';
 import { plainRich, readability, sentencesIn, wordsIn } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { Words } from '../platform/words';
 import { Latest } from '../ui/latest';
 import { figure } from '../ui/tenth';
@@ -27,6 +28,7 @@ interface Piece {
 /** Beside words that are being made easier: what is hard in them, and more common words for it. */
 @Component({
   selector: 'lv-writing-help',
+  imports: [ButtonDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card stack" aria-label="Help with easier words">
@@ -53,7 +55,7 @@ interface Piece {
         <p class="word">
           <strong>{{ h.word }}</strong>
           @for (s of h.simpler; track s) {
-            <button class="btn quiet" type="button" (click)="swap.emit({ from: h.word, to: s })">
+            <button pButton severity="secondary" text type="button" (click)="swap.emit({ from: h.word, to: s })">
               {{ s }}<span class="sr"> in place of {{ h.word }}</span>
             </button>
           } @empty {
@@ -84,7 +86,7 @@ interface Piece {
       gap: 2px;
       font-size: 14px;
     }
-    .word .btn {
+    .word .p-button {
       padding: 2px 7px;
     }
   `,

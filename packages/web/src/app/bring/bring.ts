@@ -14,7 +14,13 @@ import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Audience, type Block, forLearner, keyWordsOf } from '@lorvet/core';
 import { QUESTION_FIELD_LABELS, QUESTION_FIELDS, type QuestionField } from '@lorvet/core/intake';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { CheckBox } from '../ui/controls/check';
+import { FOLD } from '../ui/controls/fold';
+import { SELECT } from '../ui/controls/select';
+import { FileButton } from '../ui/file-button';
 import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
 import { BringState } from './bring-state';
@@ -35,7 +41,18 @@ const SHOWN = 40;
 /** Where what a teacher owns already comes in: a file is read, looked over, and taken or left. */
 @Component({
   selector: 'lv-bring',
-  imports: [LearnerBlockView, LucideDynamicIcon, Near, RouterLink],
+  imports: [
+    ButtonDirective,
+    CheckBox,
+    FileButton,
+    InputText,
+    LearnerBlockView,
+    LucideDynamicIcon,
+    Near,
+    RouterLink,
+    ...FOLD,
+    ...SELECT,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:paste)': 'pasted($event)' },
   templateUrl: './bring.html',
@@ -150,12 +167,6 @@ export class Bring {
   protected async pasted(event: ClipboardEvent): Promise<void> {
     const files = [...(event.clipboardData?.files ?? [])].filter((f) => f.type.startsWith('image/'));
     if (files.length && this.state.step() === 'choose') await this.state.choose(files);
-  }
-
-  protected async chosen(field: HTMLInputElement): Promise<void> {
-    const files = [...(field.files ?? [])];
-    field.value = '';
-    await this.state.choose(files);
   }
 
   protected toggle(n: number): void {

@@ -19,6 +19,7 @@ import {
   personalValues,
   PLAIN_COMFORT,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
 import { Parts } from '../store/parts';
@@ -29,7 +30,7 @@ import { SheetView } from './sheet-view';
 /** A version, or one learner's sheet of a plan, exactly as it would stand on the desk. Nothing written here is kept. */
 @Component({
   selector: 'lv-look-as',
-  imports: [SheetView],
+  imports: [ButtonDirective, SheetView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (sheet(); as s) {
@@ -52,7 +53,7 @@ import { SheetView } from './sheet-view';
       <main class="empty">
         <h1>Nothing to look at</h1>
         <p>This learner has no version in the plan.</p>
-        <button class="btn" type="button" (click)="back()">Back</button>
+        <button pButton severity="secondary" type="button" (click)="back()">Back</button>
       </main>
     }
   `,

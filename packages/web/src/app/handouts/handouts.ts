@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { audienceOf, countHolders, countStates, coverage, type HandOut, handOutState, type Id } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
@@ -19,7 +20,7 @@ const ROWS = 20;
 /** What has been or will be given out. */
 @Component({
   selector: 'lv-hand-outs',
-  imports: [Near, RouterLink, LucideDynamicIcon, DIALOG],
+  imports: [ButtonDirective, DIALOG, LucideDynamicIcon, Near, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handouts.html',
   styleUrl: './handouts.css',

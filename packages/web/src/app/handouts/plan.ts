@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
@@ -16,12 +16,19 @@ import {
   suggest,
   versionTree,
 } from '@lorvet/core';
-import { Popover } from 'primeng/popover';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Textarea } from 'primeng/textarea';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { wantFamily, wantGiven } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
+import { CheckBox } from '../ui/controls/check';
+import { DateField } from '../ui/controls/date';
+import { SELECT } from '../ui/controls/select';
+import { Several } from '../ui/controls/several';
+import { DIALOG } from '../ui/dialog';
 import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
@@ -50,7 +57,20 @@ const WAYS_OUT: Readonly<Record<Check['code'], WayOut>> = {
 /** The plan of one hand-out: a loom of learners by versions, and what is still wrong with it. */
 @Component({
   selector: 'lv-plan',
-  imports: [RouterLink, LucideDynamicIcon, NoRoom, SwatchMark, Popover],
+  imports: [
+    ButtonDirective,
+    CheckBox,
+    DateField,
+    InputText,
+    LucideDynamicIcon,
+    NoRoom,
+    Several,
+    ...DIALOG,
+    RouterLink,
+    SwatchMark,
+    Textarea,
+    ...SELECT,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styleUrl: './plan.css',
@@ -66,6 +86,9 @@ export class Plan {
   protected readonly plan = computed<HandOut | undefined>(() => this.work.handOuts()[this.id()]);
   protected readonly family = computed(() => this.work.families()[this.plan()?.familyId ?? '']);
   protected readonly people = this.work.people;
+  protected readonly names = computed(() => this.people().learners.map((l) => ({ id: l.id, label: l.name })));
+  /** The dialog that is open. */
+  protected readonly asks = signal<'who' | 'how' | 'byGroup' | null>(null);
   /** Whether the plan and its activity have come, if they are there. */
   protected readonly ready = inject(Parts).hold(
     () => this.id() || null,
@@ -219,13 +242,17 @@ export class Plan {
     this.work.dispatch(HandOutActions.planChanged(mergeKey === undefined ? action : { ...action, mergeKey }));
   }
 
-  protected togglePart(kind: 'classIds' | 'groupIds' | 'learnerIds', id: Id): void {
+  protected togglePart(kind: 'classIds' | 'groupIds', id: Id): void {
+    const now = this.plan()?.[kind] ?? [];
+    this.setPart(kind, now.includes(id) ? now.filter((x) => x !== id) : [...now, id]);
+  }
+
+  protected setPart(kind: 'classIds' | 'groupIds' | 'learnerIds', ids: readonly Id[]): void {
     const plan = this.plan();
     if (!plan) return;
-    const ids = plan[kind].includes(id) ? plan[kind].filter((x) => x !== id) : [...plan[kind], id];
-    const next = { ...plan, [kind]: ids };
+    const next = { ...plan, [kind]: [...ids] };
     const still = new Set(audienceOf(next, this.people()).map((l) => l.id));
-    this.change({ [kind]: ids, lines: plan.lines.filter((l) => still.has(l.learnerId)) }, 'whom it is for');
+    this.change({ [kind]: [...ids], lines: plan.lines.filter((l) => still.has(l.learnerId)) }, 'whom it is for');
   }
 
   /** Gives one learner one version and no other. */

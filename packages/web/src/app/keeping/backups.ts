@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { Stopped } from '../platform/workers/task';
@@ -20,7 +21,7 @@ interface Reading {
 /** The whole workspace out as a file, and in again. */
 @Component({
   selector: 'lv-backups',
-  imports: [LucideDynamicIcon, FileButton, ProgressLine],
+  imports: [ButtonDirective, FileButton, LucideDynamicIcon, ProgressLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card">
@@ -29,7 +30,7 @@ interface Reading {
         One ZIP file with all activities, learners, hand-outs, work and pictures, and with what was removed or set
         aside. It holds names: keep it where such things are kept.
       </p>
-      <button class="btn main" type="button" [disabled]="bulk.busy() !== null" (click)="save()">
+      <button pButton type="button" [disabled]="bulk.busy() !== null" (click)="save()">
         <svg lucideIcon="download"></svg>Save a backup
       </button>
     </section>
@@ -64,9 +65,7 @@ interface Reading {
               It takes the place of {{ exchanging.here() }}. These are put away below, and can be had back from there.
             </p>
           }
-          <button class="btn main" type="button" [disabled]="bulk.busy() !== null" (click)="restore()">
-            Restore it
-          </button>
+          <button pButton type="button" [disabled]="bulk.busy() !== null" (click)="restore()">Restore it</button>
         </div>
       }
     </section>

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { emptyWorkspace } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { Exchanging } from '../store/exchanging';
 import { Notice } from '../ui/notice';
 
@@ -8,6 +10,7 @@ const WORD = 'empty';
 /** Another workspace in place of what is here: nothing, or the demo. What is here is named, and put away. */
 @Component({
   selector: 'lv-begin-anew',
+  imports: [ButtonDirective, InputText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Begin anew</h2>
@@ -19,17 +22,25 @@ const WORD = 'empty';
       <form class="row" (submit)="$event.preventDefault(); begin(what)">
         <label class="field"
           >Type “{{ word }}” to go on
-          <input #w class="input" maxlength="20" autocomplete="off" [value]="typed()" (input)="typed.set(w.value)" />
+          <input
+            pInputText
+            #w
+            class="input"
+            maxlength="20"
+            autocomplete="off"
+            [value]="typed()"
+            (input)="typed.set(w.value)"
+          />
         </label>
-        <button class="btn main" type="submit" [disabled]="!isSaid()">
+        <button pButton type="submit" [disabled]="!isSaid()">
           {{ what === 'demo' ? 'Put all away and lay out the demo' : 'Put all away and start empty' }}
         </button>
-        <button class="btn quiet" type="button" (click)="asking.set(null)">Keep it</button>
+        <button pButton severity="secondary" text type="button" (click)="asking.set(null)">Keep it</button>
       </form>
     } @else {
       <div class="row">
-        <button class="btn" type="button" (click)="ask('demo')">Lay out the demo</button
-        ><button class="btn" type="button" (click)="ask('empty')">Start empty</button>
+        <button pButton severity="secondary" type="button" (click)="ask('demo')">Lay out the demo</button
+        ><button pButton severity="secondary" type="button" (click)="ask('empty')">Start empty</button>
       </div>
     }
   `,

@@ -1,13 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { Lock } from '../platform/lock';
 import { WorkspaceStore } from '../store/workspace';
+import { FOLD } from '../ui/controls/fold';
 import { Notice } from '../ui/notice';
 import { Code } from '../ui/picture-code';
 
 /** Three pictures that a learner presses before their work opens. */
 @Component({
   selector: 'lv-codes-panel',
-  imports: [Code],
+  imports: [ButtonDirective, Code, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Picture codes</h2>
@@ -17,7 +19,13 @@ import { Code } from '../ui/picture-code';
     </p>
     <div class="row">
       @for (c of classes(); track c.id) {
-        <button class="btn" type="button" [disabled]="c.without.length === 0" (click)="draw(c.without)">
+        <button
+          pButton
+          severity="secondary"
+          type="button"
+          [disabled]="c.without.length === 0"
+          (click)="draw(c.without)"
+        >
           {{
             c.without.length === 0
               ? c.name + ': all have one'
@@ -29,8 +37,7 @@ import { Code } from '../ui/picture-code';
       }
     </div>
     @if (coded().length) {
-      <details>
-        <summary>{{ coded().length }} learner{{ coded().length === 1 ? ' has a code' : 's have a code' }}</summary>
+      <lv-fold name="{{ coded().length }} learner{{ coded().length === 1 ? ' has a code' : 's have a code' }}">
         <table>
           <thead>
             <tr>
@@ -45,9 +52,9 @@ import { Code } from '../ui/picture-code';
                 <td>{{ l.name }}</td>
                 <td><lv-code [code]="lock.codes()[l.id] ?? []" /></td>
                 <td class="row">
-                  <button class="btn quiet" type="button" (click)="draw([l.id])">
+                  <button pButton severity="secondary" text type="button" (click)="draw([l.id])">
                     Another<span class="sr"> for {{ l.name }}</span></button
-                  ><button class="btn quiet" type="button" (click)="take(l.id)">
+                  ><button pButton severity="secondary" text type="button" (click)="take(l.id)">
                     None<span class="sr"> for {{ l.name }}</span>
                   </button>
                 </td>
@@ -55,7 +62,7 @@ import { Code } from '../ui/picture-code';
             }
           </tbody>
         </table>
-      </details>
+      </lv-fold>
     }
   `,
   styles: `
@@ -64,7 +71,7 @@ import { Code } from '../ui/picture-code';
       gap: 8px;
       justify-items: start;
     }
-    details {
+    lv-fold {
       max-width: 680px;
     }
     td.row {

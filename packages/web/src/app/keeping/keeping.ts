@@ -8,6 +8,7 @@ import { Exchange } from '../platform/storage/exchange';
 import { Keeper } from '../platform/storage/keeper';
 import { Exchanging } from '../store/exchanging';
 import { WorkspaceStore } from '../store/workspace';
+import { CheckBox } from '../ui/controls/check';
 import { Backups } from './backups';
 import { BeginAnew } from './begin-anew';
 import { CodesPanel } from './codes-panel';
@@ -20,7 +21,18 @@ import { TakeAnswers } from './take-answers';
 /** What is kept: out as a file and in again, what was removed or set aside, who is let in, and how much room there is. */
 @Component({
   selector: 'lv-keeping',
-  imports: [Backups, BeginAnew, CodesPanel, LockPanel, RemovedThings, RouterLink, SetAside, Storage, TakeAnswers],
+  imports: [
+    Backups,
+    BeginAnew,
+    CheckBox,
+    CodesPanel,
+    LockPanel,
+    RemovedThings,
+    RouterLink,
+    SetAside,
+    Storage,
+    TakeAnswers,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './keeping.html',
   styleUrl: './keeping.css',

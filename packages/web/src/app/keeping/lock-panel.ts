@@ -7,8 +7,11 @@ import {
   type ValidationErrors,
   Validators,
 } from '@angular/forms';
+import { ButtonDirective } from 'primeng/button';
 import { PasswordDirective } from 'primeng/password';
 import { LEAST_LETTERS, Lock, MOST_LETTERS, type Tried } from '../platform/lock';
+import { CheckBox } from '../ui/controls/check';
+import { FOLD } from '../ui/controls/fold';
 import { Notice } from '../ui/notice';
 import { pauseOf } from '../ui/pause';
 
@@ -19,7 +22,7 @@ type Field = 'present' | 'first' | 'again';
 /** The passphrase that closes every place but the desk. */
 @Component({
   selector: 'lv-lock-panel',
-  imports: [PasswordDirective, ReactiveFormsModule],
+  imports: [ButtonDirective, CheckBox, PasswordDirective, ReactiveFormsModule, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Lock</h2>
@@ -49,20 +52,18 @@ type Field = 'present' | 'first' | 'again';
           />
         </label>
       }
-      <button class="btn" type="submit" [disabled]="isWaiting()">
+      <button pButton severity="secondary" type="submit" [disabled]="isWaiting()">
         {{ lock.isSet() ? 'Change it' : 'Set the lock' }}
       </button>
       @if (lock.isSet()) {
-        <button class="btn quiet" type="button" [disabled]="isWaiting()" (click)="remove()">Take the lock away</button>
+        <button pButton severity="secondary" text type="button" [disabled]="isWaiting()" (click)="remove()">
+          Take the lock away
+        </button>
       }
     </form>
-    <label class="check"
-      ><input type="checkbox" #shown [checked]="isShown()" (change)="isShown.set(shown.checked)" />Show what I
-      type</label
-    >
+    <lv-check [on]="isShown()" (turned)="isShown.set($event)">Show what I type</lv-check>
     <p id="lock-says" class="wrong" role="alert">{{ says() }}</p>
-    <details>
-      <summary>What it protects from, and what not</summary>
+    <lv-fold name="What it protects from, and what not">
       <p class="small">
         It keeps whoever sits at the desk from your places: by addresses, Back, keys, a reload or another tab. It is a
         door, not a safe: what is kept here is not encrypted, so somebody who opens the browser’s own developer tools,
@@ -70,7 +71,7 @@ type Field = 'present' | 'first' | 'again';
         Where that matters, give learners an account of their own on this machine, or a browser profile of their own,
         and keep yours to yourself. A forgotten passphrase cannot be looked up: only a backup brings your things back.
       </p>
-    </details>
+    </lv-fold>
   `,
   styles: `
     :host {
@@ -87,7 +88,7 @@ type Field = 'present' | 'first' | 'again';
     .wrong:empty {
       display: none;
     }
-    details {
+    lv-fold {
       max-width: 680px;
     }
   `,

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { listOf, type Removed } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { Exchange } from '../platform/storage/exchange';
 import type { Earlier } from '../platform/storage/root';
 import { Emptying } from '../store/emptying';
@@ -14,7 +15,7 @@ import { whenIn } from '../ui/when';
 /** Where what was removed waits, and comes back whole; and the workspaces that others took the place of. */
 @Component({
   selector: 'lv-removed-things',
-  imports: [LucideDynamicIcon],
+  imports: [ButtonDirective, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Removed things</h2>
@@ -27,10 +28,23 @@ import { whenIn } from '../ui/when';
               <strong>Everything that was here before</strong>
               <small>{{ e.says }}{{ e.at ? ' · put away ' + whenIn(e.at) : '' }}</small>
             </span>
-            <button class="btn" type="button" [attr.aria-label]="'Put back ' + e.says" (click)="swap(e)">
+            <button
+              pButton
+              severity="secondary"
+              type="button"
+              [attr.aria-label]="'Put back ' + e.says"
+              (click)="swap(e)"
+            >
               Put back
             </button>
-            <button class="btn quiet" type="button" [attr.aria-label]="'Let go of ' + e.says" (click)="dropEarlier(e)">
+            <button
+              pButton
+              severity="secondary"
+              text
+              type="button"
+              [attr.aria-label]="'Let go of ' + e.says"
+              (click)="dropEarlier(e)"
+            >
               Let go
             </button>
           </li>
@@ -42,20 +56,33 @@ import { whenIn } from '../ui/when';
               <small>{{ r.what }}{{ r.says ? ' · ' + r.says : '' }} · removed {{ whenIn(r.at) }}</small>
             </span>
             @if (removing.hasPlace(r)) {
-              <button class="btn" type="button" [attr.aria-label]="'Put back ' + r.title" (click)="putBack(r)">
+              <button
+                pButton
+                severity="secondary"
+                type="button"
+                [attr.aria-label]="'Put back ' + r.title"
+                (click)="putBack(r)"
+              >
                 Put back
               </button>
             } @else {
               <small>its activity is not here</small>
             }
-            <button class="btn quiet" type="button" [attr.aria-label]="'Let go of ' + r.title" (click)="drop([r])">
+            <button
+              pButton
+              severity="secondary"
+              text
+              type="button"
+              [attr.aria-label]="'Let go of ' + r.title"
+              (click)="drop([r])"
+            >
               Let go
             </button>
           </li>
         }
       </ul>
       @if (rows().length > 1) {
-        <button class="btn quiet" type="button" (click)="drop(rows())">
+        <button pButton severity="secondary" text type="button" (click)="drop(rows())">
           <svg lucideIcon="trash-2"></svg>Let go of all {{ rows().length }}
         </button>
       }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { type AsideHead, Asides } from '../platform/storage/asides';
 import { download } from '../platform/download';
 import { type Mended, PuttingBack } from '../store/putting-back';
@@ -9,6 +10,7 @@ import { whenIn } from '../ui/when';
 /** Records that could not be read, or that another tab was quicker with: mended and put back, had as files, or let go. */
 @Component({
   selector: 'lv-set-aside',
+  imports: [ButtonDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Set aside</h2>
@@ -24,13 +26,32 @@ import { whenIn } from '../ui/when';
               ><strong>{{ nameOf(a) }}</strong
               ><small>{{ a.why }} · {{ whenIn(a.at) }}</small></span
             >
-            <button class="btn" type="button" [attr.aria-label]="'Mend … ' + nameOf(a)" (click)="look(a)">
+            <button
+              pButton
+              severity="secondary"
+              type="button"
+              [attr.aria-label]="'Mend … ' + nameOf(a)"
+              (click)="look(a)"
+            >
               Mend …
             </button>
-            <button class="btn" type="button" [attr.aria-label]="'Export ' + nameOf(a)" (click)="toFile(a)">
+            <button
+              pButton
+              severity="secondary"
+              type="button"
+              [attr.aria-label]="'Export ' + nameOf(a)"
+              (click)="toFile(a)"
+            >
               Export
             </button>
-            <button class="btn quiet" type="button" [attr.aria-label]="'Let it go: ' + nameOf(a)" (click)="drop(a)">
+            <button
+              pButton
+              severity="secondary"
+              text
+              type="button"
+              [attr.aria-label]="'Let it go: ' + nameOf(a)"
+              (click)="drop(a)"
+            >
               Let it go
             </button>
           </div>
@@ -46,7 +67,7 @@ import { whenIn } from '../ui/when';
                 @if (m.replaces) {
                   <p class="small">It takes the place of what is there now; one undo brings that back.</p>
                 }
-                <button class="btn main" type="button" (click)="putBack(a, m)">Put it back</button>
+                <button pButton type="button" (click)="putBack(a, m)">Put it back</button>
               } @else {
                 <p>
                   What is wrong with it is not known, so that it cannot be mended here. Export it: somebody who knows

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { Durable } from '../platform/storage/durable';
 import type { Usage } from '../platform/storage/bulk';
 import { megabytes, StorageRoom } from '../platform/storage-room';
@@ -14,7 +15,7 @@ const SHOWN = 8;
 /** How full the browser's storage is, what takes the room, and what nothing uses any more. */
 @Component({
   selector: 'lv-storage',
-  imports: [ProgressLine],
+  imports: [ButtonDirective, ProgressLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Room</h2>
@@ -53,7 +54,7 @@ const SHOWN = 8;
           }
         </tbody>
       </table>
-      <button class="btn" type="button" [disabled]="!unused().length" (click)="clear()">
+      <button pButton severity="secondary" type="button" [disabled]="!unused().length" (click)="clear()">
         {{
           unused().length
             ? 'Clear ' + unused().length + ' that nothing uses (' + mb(unusedBytes()) + ')'
@@ -64,7 +65,7 @@ const SHOWN = 8;
         What an earlier revision, a given sheet, a removed thing or a learner’s work shows counts as used.
       </p>
     } @else {
-      <button class="btn" type="button" [disabled]="bulk.busy() !== null" (click)="look()">
+      <button pButton severity="secondary" type="button" [disabled]="bulk.busy() !== null" (click)="look()">
         See what takes the room
       </button>
     }

@@ -7,7 +7,7 @@ beforeEach(async () => {
   place = await DemoPlace.open(ImportClassList, { inputs: { open: true } });
 });
 async function bring(text: string, size = text.length): Promise<void> {
-  const field = place.field(/^A CSV or TSV file/);
+  const field = place.field(/^(Choose the list|Another file)$/);
   const file = { name: 'class.csv', size, text: () => Promise.resolve(text) };
   Object.defineProperty(field, 'files', { value: [file], configurable: true });
   field.dispatchEvent(new Event('change'));

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
 import {
   CLASS_FIELD_LABELS,
   CLASS_FIELDS,
@@ -10,11 +11,15 @@ import {
   Problem,
   readClassTable,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { textOf } from '../platform/files';
+import { SELECT } from '../ui/controls/select';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 
 const MOST_BYTES = 5 * 1024 * 1024;
@@ -22,7 +27,7 @@ const MOST_BYTES = 5 * 1024 * 1024;
 /** Brings a class from a CSV list: columns mapped, every bad line named, nothing changed until it is taken. */
 @Component({
   selector: 'lv-import-class-list',
-  imports: [DIALOG],
+  imports: [ButtonDirective, DIALOG, FileButton, InputText, LucideDynamicIcon, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './import-class-list.html',
   styles: `
@@ -85,9 +90,7 @@ export class ImportClassList {
     }
   });
 
-  protected async choose(files: FileList | null): Promise<void> {
-    const [file] = files ?? [];
-    if (!file) return;
+  protected async choose(file: File): Promise<void> {
     this.table.set(null);
     this.problem.set('');
     this.fileName.set(file.name);
@@ -104,9 +107,9 @@ export class ImportClassList {
     }
   }
 
-  protected map(field: ClassField, value: string): void {
+  protected map(field: ClassField, value: number | null): void {
     const { [field]: _, ...rest } = this.mapping();
-    this.mapping.set(value === '' ? rest : { ...rest, [field]: Number(value) });
+    this.mapping.set(value === null ? rest : { ...rest, [field]: value });
   }
 
   protected take(): void {

@@ -10,6 +10,8 @@ import {
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { EMPTY_NEEDS, type Group, type Learner, NO_PERSON, type SchoolClass } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
@@ -23,7 +25,7 @@ import { NeedsCardForm, type Placed, type Written } from './needs-card';
 /** The classes, groups and needs cards. */
 @Component({
   selector: 'lv-learners',
-  imports: [LucideDynamicIcon, NeedsCardForm, ImportClassList],
+  imports: [ButtonDirective, ImportClassList, InputText, LucideDynamicIcon, NeedsCardForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './learners.html',
   styleUrl: './learners.css',

@@ -16,9 +16,15 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Id, type Learner, type NeedsCard, type People, SUPPORTS } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Textarea } from 'primeng/textarea';
 import { debounceTime } from 'rxjs';
 import { Clock } from '../platform/clock';
 import { Leaving } from '../platform/leaving';
+import { CheckBox } from '../ui/controls/check';
+import { DateField } from '../ui/controls/date';
+import { SELECT } from '../ui/controls/select';
 import { Press } from '../ui/press';
 import { CardDrafts } from './card-drafts';
 import { CARD_FIELD_NAMES, CARD_FIELDS, type CardChange, type CardFieldName, MOST_IN, withChange } from './card-fields';
@@ -40,7 +46,17 @@ const text = () => new FormControl('', { nonNullable: true });
  */
 @Component({
   selector: 'lv-needs-card',
-  imports: [NgTemplateOutlet, ReactiveFormsModule, LucideDynamicIcon],
+  imports: [
+    ButtonDirective,
+    CheckBox,
+    DateField,
+    InputText,
+    LucideDynamicIcon,
+    NgTemplateOutlet,
+    ReactiveFormsModule,
+    Textarea,
+    ...SELECT,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './needs-card.html',
   styles: `

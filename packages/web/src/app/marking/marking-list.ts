@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type CopyState, countHolders, countStates, stateNow } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
 import { growing } from '../ui/growing';
@@ -13,7 +14,7 @@ const ROWS = 30;
 /** All that was given out, and how far it is. */
 @Component({
   selector: 'lv-marking-list',
-  imports: [Near, RouterLink],
+  imports: [ButtonDirective, Near, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page">
@@ -46,7 +47,7 @@ const ROWS = 30;
             Once something is given out, its work stands here: all learners on the same questions, whichever version
             they had.
           </p>
-          <a class="btn main" routerLink="/hand-outs">To the hand-outs</a>
+          <a pButton routerLink="/hand-outs">To the hand-outs</a>
         </div>
       }
     </div>

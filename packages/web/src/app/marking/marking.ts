@@ -22,11 +22,14 @@ import {
   type Verdict,
   whereUsed,
 } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { Textarea } from 'primeng/textarea';
 import { Clock } from '../platform/clock';
 import { MarkingActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { wantWork } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
+import { NumberField } from '../ui/controls/number';
 import { growing } from '../ui/growing';
 import { Near } from '../ui/near';
 import { LaidPage } from '../ui/blocks/laid-page';
@@ -68,7 +71,7 @@ const ROWS = 6;
 /** Learners down, the master's items across: one column is one question, whoever had which wording. */
 @Component({
   selector: 'lv-marking',
-  imports: [LaidPage, LearnerBlockView, Near, RouterLink, SwatchMark],
+  imports: [ButtonDirective, LaidPage, LearnerBlockView, Near, NumberField, RouterLink, SwatchMark, Textarea],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './marking.html',
   styleUrl: './marking.css',

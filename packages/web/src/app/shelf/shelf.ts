@@ -2,6 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { familySchema, type Id, latest, learnersWith, namesPassedOn, overfull, plainWords } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Textarea } from 'primeng/textarea';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
@@ -24,7 +27,7 @@ const CARDS = 6;
 /** Where the masters are kept, each with its family. */
 @Component({
   selector: 'lv-shelf',
-  imports: [FileButton, Near, RouterLink, LucideDynamicIcon, SwatchMark, DIALOG],
+  imports: [ButtonDirective, DIALOG, FileButton, InputText, LucideDynamicIcon, Near, RouterLink, SwatchMark, Textarea],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf.html',
   styleUrl: './shelf.css',

@@ -1,4 +1,5 @@
 import type { Type } from '@angular/core';
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { derive, type Family, INDEX_NAMES, type Version, type Workspace } from '@lorvet/core';
@@ -15,6 +16,7 @@ import { Parts } from '../store/parts';
 import { FEATURE, reducer } from '../store/reducer';
 import { WorkspaceStore } from '../store/workspace';
 import { Ask, type Question } from '../ui/ask';
+import { type Name, SelectHarness } from './harnesses';
 import { allKeys, boxesWith, boxesWithDemo, DEMO_DAY } from './kept-demo';
 
 /** What jsdom lacks: nothing is ever near what is seen, so that a list stays at its first rows. */
@@ -29,8 +31,11 @@ globalThis.CSS ??= { escape: (text: string) => text } as typeof CSS;
 globalThis.IntersectionObserver ??= NothingSeen as unknown as typeof IntersectionObserver;
 
 const flat = (text: string | null | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();
-type Name = string | RegExp;
 const fits = (text: string, name: Name): boolean => (typeof name === 'string' ? text === name : name.test(text));
+
+/** The label around a field, or the one that points to it. */
+const labelOf = (e: HTMLElement): Element | null | undefined =>
+  'labels' in e ? (e as HTMLInputElement).labels?.[0] : e.closest('label');
 
 const NO_CHANGE = (w: Workspace): Workspace => w;
 
@@ -93,7 +98,8 @@ export class DemoPlace<T> {
           { [FEATURE]: reducer },
           { runtimeChecks: { strictStateImmutability: false, strictActionImmutability: false } },
         ),
-        providePrimeNG({}),
+        // Nothing is laid out here: parts without their styles are made much faster.
+        providePrimeNG({ unstyled: true }),
         MessageService,
         BenchView,
         { provide: BOXES, useValue: boxes },
@@ -147,8 +153,7 @@ export class DemoPlace<T> {
 
   private named<E extends HTMLElement>(selector: string, name: Name): E {
     const all = [...document.body.querySelectorAll<E>(selector)];
-    const nameOf = (e: E) =>
-      flat(e.getAttribute('aria-label') ?? e.closest('label')?.textContent ?? e.textContent ?? '');
+    const nameOf = (e: E) => flat(e.getAttribute('aria-label') ?? labelOf(e)?.textContent ?? e.textContent ?? '');
     const found = all.find((e) => fits(nameOf(e), name));
     if (!found) throw new Error(`No ${selector} called ${String(name)}; there are: ${all.map(nameOf).join(' | ')}`);
     return found;
@@ -174,9 +179,9 @@ export class DemoPlace<T> {
     await this.rest();
   }
 
-  /** Opens what is folded away under a summary. */
+  /** Opens what is folded away under a name. */
   async unfold(name: Name): Promise<void> {
-    this.named('summary', name).click();
+    this.named('p-accordion-header', name).click();
     await this.rest();
   }
 
@@ -195,15 +200,22 @@ export class DemoPlace<T> {
     await this.rest();
   }
 
-  async choose(name: Name, option: Name): Promise<void> {
-    const select = this.named<HTMLSelectElement>('select', name);
-    const found = [...select.options].find((o) => fits(flat(o.textContent), option));
-    if (!found) throw new Error(`No ${String(option)} in: ${this.options(name).join(' | ')}`);
-    await this.write(name, found.value);
+  private async select(name: Name): Promise<SelectHarness> {
+    return await TestbedHarnessEnvironment.documentRootLoader(this.fixture).getHarness(SelectHarness.called(name));
   }
 
-  options(name: Name): string[] {
-    return [...this.named<HTMLSelectElement>('select', name).options].map((o) => flat(o.textContent));
+  async choose(name: Name, option: Name): Promise<void> {
+    await (await this.select(name)).choose(option);
+    await this.rest();
+  }
+
+  async options(name: Name): Promise<string[]> {
+    return await (await this.select(name)).options();
+  }
+
+  /** What a select shows as chosen. */
+  async chosen(name: Name): Promise<string> {
+    return await (await this.select(name)).value();
   }
 
   /** Where the place has led to. */

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, model, signal } from '@angular/core';
+import { InputText } from 'primeng/inputtext';
 import { DIALOG } from './dialog';
 import { type Command, Commands } from './commands';
 
@@ -7,7 +8,7 @@ const MOST = 12;
 /** Finds every action by its name. */
 @Component({
   selector: 'lv-palette',
-  imports: [DIALOG],
+  imports: [DIALOG, InputText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog
@@ -18,6 +19,7 @@ const MOST = 12;
       [style]="{ width: '560px' }"
     >
       <input
+        pInputText
         maxlength="100"
         #field
         class="input"

@@ -1,23 +1,27 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { ButtonDirective } from 'primeng/button';
 import { readPicture } from '../platform/files';
 import { BenchActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { FileButton } from './file-button';
 import { Notice } from './notice';
 
 /** A button that takes a picture file and keeps it; says the id of what it kept. */
 @Component({
   selector: 'lv-picture-field',
-  imports: [LucideDynamicIcon],
+  imports: [ButtonDirective, FileButton, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="btn" [class.quiet]="quiet()" [class.icon]="quiet()" [title]="label()">
-      <svg lucideIcon="image"></svg><span [class.sr]="quiet()">{{ label() }}</span>
-      <input #f class="sr" type="file" accept="image/*" (change)="take(f.files?.[0]); f.value = ''" />
-    </label>
+    <lv-file-button accept="image/*" [quiet]="quiet()" (chosen)="take($event)" [title]="label()"
+      ><svg lucideIcon="image"></svg><span [class.sr]="quiet()">{{ label() }}</span></lv-file-button
+    >
     @if (assetId() && quiet()) {
       <button
-        class="btn quiet icon"
+        pButton
+        severity="secondary"
+        text
+        class="icon"
         type="button"
         [attr.aria-label]="'Take the picture away: ' + label()"
         (click)="chosen.emit('')"
@@ -30,9 +34,6 @@ import { Notice } from './notice';
     :host {
       display: inline-flex;
     }
-    label:focus-within {
-      outline: 3px solid var(--focus);
-    }
   `,
 })
 export class PictureField {
@@ -43,8 +44,7 @@ export class PictureField {
   private readonly work = inject(WorkspaceStore);
   private readonly notice = inject(Notice);
 
-  protected async take(file: File | undefined): Promise<void> {
-    if (!file) return;
+  protected async take(file: File): Promise<void> {
     const read = await readPicture(file);
     if ('problem' in read) {
       this.notice.wrong('This picture was not taken', read.problem);

@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 
 /** How far long work is, with a way to stop it. */
 @Component({
   selector: 'lv-progress',
+  imports: [ButtonDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="row" role="status">
@@ -11,7 +13,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
         <progress [value]="done()" [max]="of()" [attr.aria-label]="what()"></progress>
         <span class="small">{{ done() }} of {{ of() }}</span>
       }
-      <button class="btn" type="button" (click)="stopped.emit()">Stop</button>
+      <button pButton severity="secondary" type="button" (click)="stopped.emit()">Stop</button>
     </p>
   `,
   styles: `

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, Injectable } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { CollectionName } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { Keeper } from '../platform/storage/keeper';
 
 const NAMES: Readonly<Partial<Record<CollectionName, string>>> = {
@@ -37,7 +38,7 @@ export class Trouble {
 /** Says over the place that something is not kept, what was done about it, and what can be done. */
 @Component({
   selector: 'lv-trouble',
-  imports: [RouterLink],
+  imports: [ButtonDirective, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="card madder" role="alert">
@@ -58,8 +59,8 @@ export class Trouble {
           }}
           Keep this page open.
         </p>
-        <button class="btn" type="button" (click)="trouble.tryAgain()">Try again now</button>
-        <a class="btn" routerLink="/keeping">Make room</a>
+        <button pButton severity="secondary" type="button" (click)="trouble.tryAgain()">Try again now</button>
+        <a pButton severity="secondary" routerLink="/keeping">Make room</a>
       }
     </div>
   `,

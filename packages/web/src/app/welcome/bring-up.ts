@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
+import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { Stopped } from '../platform/workers/task';
@@ -9,7 +10,7 @@ import { ProgressLine } from '../ui/progress';
 /** What an earlier Lorvet kept is brought into the form of now: after a backup, if one is wanted; and whole or not at all. */
 @Component({
   selector: 'lv-bring-up',
-  imports: [ProgressLine],
+  imports: [ButtonDirective, ProgressLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
@@ -26,8 +27,10 @@ import { ProgressLine } from '../ui/progress';
         <lv-progress [what]="b.what" [done]="b.done" [of]="b.of" (stopped)="bulk.stop()" />
       } @else {
         <div class="row">
-          <button class="btn" [class.main]="!backedUp()" type="button" (click)="backup()">Save a backup</button>
-          <button class="btn" [class.main]="backedUp()" type="button" (click)="goOn()">
+          <button pButton [severity]="!backedUp() ? null : 'secondary'" type="button" (click)="backup()">
+            Save a backup
+          </button>
+          <button pButton [severity]="backedUp() ? null : 'secondary'" type="button" (click)="goOn()">
             {{ backedUp() ? 'Go on' : 'Go on without' }}
           </button>
         </div>

@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { Starter } from './starter';
 
 @Component({
   selector: 'lv-welcome',
+  imports: [ButtonDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
@@ -10,8 +12,8 @@ import { Starter } from './starter';
       <h1>Lorvet</h1>
       <p>One activity, a version for everyone, and every version still tied to its master.</p>
       <div class="row">
-        <button class="btn main" type="button" (click)="starter.demo()">Start with the demo</button>
-        <button class="btn" type="button" (click)="starter.empty()">Start empty</button>
+        <button pButton type="button" (click)="starter.demo()">Start with the demo</button>
+        <button pButton severity="secondary" type="button" (click)="starter.empty()">Start empty</button>
       </div>
       <p class="small">
         The demo is Kelp Bay School: four activities, two classes, work in progress. All of it is made up, and you can

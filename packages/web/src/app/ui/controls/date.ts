@@ -1,0 +1,136 @@
+import {
+  booleanAttribute,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
+import { format, parseISO } from 'date-fns';
+import { PrimeNG } from 'primeng/config';
+import { DatePicker } from 'primeng/datepicker';
+import { controlled } from './controlled';
+import { asControl, OfForm } from './of-form';
+import { ownForm } from './own-form';
+import { readDay } from './read-day';
+
+let made = 0;
+
+/**
+ * A day, or a day and time, typed or chosen from a calendar, in the form and week of the teacher's browser. `value` and
+ * what is told are local: "2026-11-26", "2026-11-26T14:30", or "" for none.
+ */
+@Component({
+  selector: 'lv-date',
+  imports: [DatePicker, ReactiveFormsModule],
+  host: { '(input)': 'type($event)' },
+  providers: [asControl(() => DateField)],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label [for]="id">{{ label() }}</label>
+    <p-datepicker
+      [inputId]="id"
+      [formControl]="shown.control"
+      [dateFormat]="own.day"
+      [firstDayOfWeek]="own.words.firstDayOfWeek ?? 1"
+      [showTime]="withTime()"
+      [hourFormat]="own.hours"
+      [stepMinute]="5"
+      [keepInvalid]="true"
+      [showIcon]="true"
+      [showOnFocus]="false"
+      [showButtonBar]="true"
+      [placeholder]="own.example(withTime())"
+      [iconAriaLabel]="'Calendar: ' + label()"
+      appendTo="body"
+      (onSelect)="chosen()"
+      (onBlur)="tell()"
+      (onClearClick)="chosen()"
+      (onTodayClick)="chosen()"
+    />
+    @if (says(); as s) {
+      <p class="small wrong" role="alert">{{ s }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 3px;
+      font-size: 13px;
+      font-weight: 600;
+      color: var(--ink-2);
+    }
+    p-datepicker {
+      font-weight: 400;
+    }
+    .wrong {
+      color: var(--madder);
+    }
+  `,
+})
+export class DateField extends OfForm<string> {
+  readonly label = input.required<string>();
+  /** What is kept; left out where the field is a control of a form. */
+  readonly value = input<string>();
+  readonly withTime = input(false, { transform: booleanAttribute });
+  /** The time of a day that is typed without one. */
+  readonly timeWhenNone = input('00:00');
+  readonly told = output<string>();
+
+  protected readonly id = `date-${++made}`;
+  protected readonly own = ownForm(navigator.language);
+  /** What is wrong with what stands in the field; it stays there to be mended. */
+  protected readonly says = signal('');
+  private typed: string | undefined;
+  private readonly kept = computed(() => this.value() ?? this.written() ?? '');
+  private readonly day = computed<Date | string | null>(() => (this.kept() ? parseISO(this.kept()) : null), {
+    equal: (a, b) => (a instanceof Date && b instanceof Date ? a.getTime() === b.getTime() : a === b),
+  });
+  protected readonly shown = controlled(this.day);
+
+  constructor() {
+    super();
+    inject(PrimeNG).setTranslation(this.own.words);
+  }
+
+  /** Typed, pasted or spoken: read when the field is left. */
+  protected type(event: Event): void {
+    if (event.target instanceof HTMLInputElement && event.target.id === this.id) {
+      this.typed = event.target.value;
+      this.says.set('');
+    }
+  }
+
+  /** From the calendar: what was typed before does not count. */
+  protected chosen(): void {
+    this.typed = undefined;
+    this.tell();
+  }
+
+  protected tell(): void {
+    const typed = this.typed?.trim();
+    const control = this.shown.control;
+    if (typed) {
+      const read = readDay(typed, this.own.day, this.withTime() ? this.timeWhenNone() : null);
+      if (!read) {
+        const what = this.withTime() ? 'day and time' : 'day';
+        this.says.set(`“${typed.slice(0, 40)}” is no ${what}. Write it as ${this.own.example(this.withTime())}.`);
+        return;
+      }
+      control.setValue(read, { emitEvent: false });
+    } else if (typed === '') control.setValue(null, { emitEvent: false });
+    this.typed = undefined;
+    this.says.set('');
+    const at = control.value;
+    const text = at instanceof Date ? format(at, this.withTime() ? "yyyy-MM-dd'T'HH:mm" : 'yyyy-MM-dd') : '';
+    this.touched();
+    if (text === this.kept()) return;
+    this.changed(text);
+    this.told.emit(text);
+    this.shown.show();
+  }
+}

@@ -1,0 +1,66 @@
+import { booleanAttribute, ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { ReactiveFormsModule } from '@angular/forms';
+import { InputNumber } from 'primeng/inputnumber';
+import { controlled } from './controlled';
+
+let made = 0;
+
+/** A number with its ends, typed or turned by the arrow keys: `<lv-number label="Points" [value]="2" [min]="0" (told)="…" />`. */
+@Component({
+  selector: 'lv-number',
+  imports: [InputNumber, ReactiveFormsModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label [for]="id" [class.sr]="hideLabel()">{{ label() }}</label>
+    <p-inputnumber
+      [inputId]="id"
+      [formControl]="shown.control"
+      [min]="min()"
+      [max]="max()"
+      [step]="step()"
+      [minFractionDigits]="0"
+      [maxFractionDigits]="step() < 1 ? 2 : 0"
+      [useGrouping]="false"
+      locale="en"
+      (keydown.enter)="tell()"
+      (onBlur)="tell()"
+    />
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 3px;
+      font-size: 13px;
+      font-weight: 600;
+      color: var(--ink-2);
+    }
+  `,
+})
+export class NumberField {
+  readonly label = input.required<string>();
+  readonly hideLabel = input(false, { transform: booleanAttribute });
+  readonly value = input.required<number | null>();
+  readonly min = input<number>();
+  readonly max = input<number>();
+  readonly step = input(1);
+  readonly disabled = input(false, { transform: booleanAttribute });
+  /** Told with each key; null where nothing stands. */
+  readonly typed = output<number | null>();
+  /** Told once the field is left, or at Enter. */
+  readonly told = output<number | null>();
+
+  protected readonly id = `number-${++made}`;
+  protected readonly shown = controlled(this.value, this.disabled);
+
+  constructor() {
+    this.shown.control.valueChanges.pipe(takeUntilDestroyed()).subscribe((n) => this.typed.emit(n));
+  }
+
+  protected tell(): void {
+    const n = this.shown.control.value;
+    if (n !== this.value()) this.told.emit(n);
+    this.shown.show();
+  }
+}
