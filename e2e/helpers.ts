@@ -19,14 +19,16 @@ export async function openDemo(page: Page, path = '/shelf'): Promise<void> {
   if (path !== '/shelf') await page.goto(path);
 }
 
-/** Chooses by its words in a select of the teacher's places, or in a native one. */
+/** Chooses by its words: in a select or behind a button with a menu of the teacher's places, or in a native select. */
 export async function choose(field: Locator, option: string): Promise<void> {
-  if (await field.evaluate((e) => e.tagName === 'SELECT')) {
+  const tag = await field.evaluate((e) => e.tagName);
+  if (tag === 'SELECT') {
     await field.selectOption(option);
     return;
   }
   await field.click();
-  await field.page().getByRole('option', { name: option, exact: true }).first().click();
+  const role = tag === 'BUTTON' ? 'menuitem' : 'option';
+  await field.page().getByRole(role, { name: option, exact: true }).first().click();
 }
 
 export async function startEmpty(page: Page): Promise<void> {

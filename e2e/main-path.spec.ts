@@ -75,7 +75,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.getByRole('button', { name: 'Make the version' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Extended');
   await page.getByRole('group', { name: 'Question 3, number' }).focus();
-  await choose(page.getByLabel('Add after this'), 'Long text');
+  await choose(page.getByRole('button', { name: 'Add after this' }), 'Long text');
   await page.getByRole('textbox', { name: 'Question' }).fill('Why do hens scratch the ground? Explain.');
   await page.getByRole('textbox', { name: 'Question' }).press('Control+Enter');
   await expect(page.getByText('addition').first()).toBeVisible();

@@ -72,7 +72,7 @@ export async function benchInBrowser(backup) {
     await page.getByRole('button', { name: 'Start empty' }).click();
     await page.waitForURL('**/shelf');
     await page.goto(`${BASE}/keeping`);
-    await page.locator('input[type=file]').setInputFiles(backup);
+    await page.getByLabel('Backup file').setInputFiles(backup);
     await page.getByRole('button', { name: 'Restore it' }).click();
     await page.getByText('All kept').waitFor();
     await page.waitForTimeout(1500);

@@ -16,6 +16,7 @@ import { LocalForageBoxes } from './platform/storage/localforage-boxes';
 import { FEATURE, reducer } from './store/reducer';
 import { KeepingSync } from './store/keeping-sync';
 import { provideIcons } from './ui/icons';
+import { keepStyles } from './ui/preset/keep-styles';
 import { LorvetPreset } from './ui/preset/preset';
 
 export const appConfig: ApplicationConfig = {
@@ -35,6 +36,7 @@ export const appConfig: ApplicationConfig = {
         options: { darkModeSelector: false, cssLayer: { name: 'primeng', order: 'base, primeng' } },
       },
     }),
+    provideAppInitializer(keepStyles),
     provideIcons(),
     MessageService,
     { provide: BOXES, useFactory: () => new LocalForageBoxes() },

@@ -4,18 +4,31 @@ import { ButtonDirective } from 'primeng/button';
 import { FamilyStrip } from './family-strip';
 import { afterDrawing } from '../ui/after-drawing';
 import { Commands } from '../ui/commands';
+import { Soon } from '../ui/soon';
 import { BenchView } from './bench-view';
 import { type Doing, DOINGS } from './doings';
 import { MasterPage } from './master-page';
 import { MasterPanel } from './master-panel';
 import { PagePanel } from './page-panel';
+import { ReadyParts } from './ready-parts';
 import { VersionPage } from './version-page';
 import { VersionPanel } from './version-panel';
 
 /** Where a master is written and its versions are made: the family, the pages, what can be done here. */
 @Component({
   selector: 'lv-bench',
-  imports: [ButtonDirective, FamilyStrip, MasterPage, MasterPanel, PagePanel, RouterLink, VersionPage, VersionPanel],
+  imports: [
+    ButtonDirective,
+    FamilyStrip,
+    MasterPage,
+    MasterPanel,
+    PagePanel,
+    ReadyParts,
+    RouterLink,
+    Soon,
+    VersionPage,
+    VersionPanel,
+  ],
   providers: [BenchView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -40,6 +53,7 @@ import { VersionPanel } from './version-panel';
         } @else {
           <lv-master-panel class="pane panel" />
         }
+        <lv-ready-parts *lvSoon />
       </div>
     } @else if (view.ready()) {
       <div class="empty">

@@ -19,11 +19,13 @@ import { Take } from '../ui/blocks/take';
 import { FOLD } from '../ui/controls/fold';
 import { SELECT } from '../ui/controls/select';
 import { PictureField } from '../ui/picture-field';
+import { Soon } from '../ui/soon';
 import { BenchView } from './bench-view';
 import { DoHere } from './do-here';
 import { VersionHere } from './version-here';
 import { WritingHelp } from './writing-help';
 import type { KeptAsset } from '../platform/storage/kept-asset';
+import { KindMenu } from './kind-menu';
 
 const ADDABLE = BLOCK_KIND_NAMES.filter((k) => k !== 'word-bank' && k !== 'picture');
 
@@ -34,8 +36,10 @@ const ADDABLE = BLOCK_KIND_NAMES.filter((k) => k !== 'word-bank' && k !== 'pictu
     ButtonDirective,
     DoHere,
     InputText,
+    KindMenu,
     LucideDynamicIcon,
     PictureField,
+    Soon,
     Take,
     Textarea,
     WritingHelp,
@@ -57,7 +61,7 @@ const ADDABLE = BLOCK_KIND_NAMES.filter((k) => k !== 'word-bank' && k !== 'pictu
 export class BlockHere {
   protected readonly view = inject(BenchView);
   private readonly here = inject(VersionHere);
-  protected readonly kinds = ADDABLE.map((kind) => ({ kind, label: blockKinds[kind].label }));
+  protected readonly groups = [{ kinds: ADDABLE.map((kind) => ({ kind, label: blockKinds[kind].label })) }];
   protected readonly chosen = this.here.chosen;
   protected readonly selection = this.view.selection;
 
@@ -132,6 +136,11 @@ export class BlockHere {
   protected leaveOut(block: Block): void {
     this.view.recorded({ did: 'remove-block', blockId: block.id }, 'leave out');
     this.view.choose(null);
+  }
+
+  /** What the menu of kinds does after a block. */
+  protected adding(pageId: string, after: string): (kind: string) => void {
+    return (kind) => this.add(kind, pageId, after);
   }
 
   protected add(kind: string, pageId: string, after: string): void {

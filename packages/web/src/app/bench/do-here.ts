@@ -29,6 +29,7 @@ import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { afterDrawing } from '../ui/after-drawing';
 import { NumberField } from '../ui/controls/number';
 import { SELECT } from '../ui/controls/select';
+import { Soon } from '../ui/soon';
 import { BenchView } from './bench-view';
 import { actName, type Doing, DOINGS, type Selection, settled, type Values } from './doings';
 import { Latest } from '../ui/latest';
@@ -39,7 +40,7 @@ const NO_WORDS: Lexicon = () => undefined;
 /** What can be done with what is chosen: each shows what it would come to before it is done. */
 @Component({
   selector: 'lv-do-here',
-  imports: [ButtonDirective, InputText, LearnerBlockView, NumberField, Textarea, ...SELECT],
+  imports: [ButtonDirective, InputText, LearnerBlockView, NumberField, Soon, Textarea, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (open(); as d) {
@@ -112,7 +113,7 @@ const NO_WORDS: Lexicon = () => undefined;
       </form>
     } @else {
       @for (g of groups(); track g.group) {
-        <div class="group">
+        <div class="group" *lvSoon>
           <h4>{{ g.group }}</h4>
           @for (d of g.doings; track d.id) {
             <button pButton severity="secondary" text type="button" [attr.data-doing]="d.id" (click)="start(d)">

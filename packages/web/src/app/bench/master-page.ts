@@ -39,6 +39,7 @@ import { FIRST_KINDS, KIND_GROUPS } from './kind-groups';
 import { PageLayout } from './page-layout';
 import { moveBlock, placeBlock, withoutBlock, withPage } from './master-edits';
 import { Parts } from '../store/parts';
+import { KindMenu } from './kind-menu';
 
 /** Blocks drawn at first, and at each further step. */
 const FIRST_BLOCKS = 3;
@@ -57,6 +58,7 @@ const ALWAYS = 40;
     CdkDropList,
     CdkDropListGroup,
     InputText,
+    KindMenu,
     LucideDynamicIcon,
     Near,
     PageLayout,
@@ -109,6 +111,11 @@ export class MasterPage {
 
   protected name(block: Block): string {
     return nameOf(block, this.numbers().get(block.id) ?? 0);
+  }
+
+  /** What the menu of kinds does at a place. */
+  protected adding(pageId: Id, after: Id | null): (kind: string) => void {
+    return (kind) => this.add(kind, pageId, after);
   }
 
   protected add(kind: string, pageId: Id, after: Id | null): void {

@@ -139,7 +139,8 @@ describe('the pages of the master', () => {
     expect(TestBed.inject(BenchView).chosen()).toBe(added);
     TestBed.inject(BenchView).choose('rp-q1');
     await place.rest();
-    await place.choose(/^Add after Question 1/, 'Table');
+    await place.press(/^Add after Question 1/);
+    await place.pick('Table');
     const blocks = master().pages[0]?.blocks ?? [];
     expect(blocks[blocks.findIndex((b) => b.id === 'rp-q1') + 1]?.kind).toBe('table');
   });

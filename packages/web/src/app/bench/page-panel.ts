@@ -68,13 +68,13 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
               [value]="mark().subject"
               (change)="setMark({ subject: sub.value.trim() })"
           /></label>
-          <lv-select label="Colour" [value]="mark().colour ?? ''" (chosen)="colour($event)">
+          <lv-select label="Colour" [value]="mark().colour" (chosen)="colour($event)">
             <lv-option value="" label="none" />
             @for (x of colours; track x.id) {
               <lv-option [value]="x.id" [label]="x.name" />
             }
           </lv-select>
-          <lv-select label="Sign" [value]="mark().sign ?? ''" (chosen)="sign($event)">
+          <lv-select label="Sign" [value]="mark().sign" (chosen)="sign($event)">
             <lv-option value="" label="none" />
             @for (x of signs; track x) {
               <lv-option [value]="x" [label]="x" />

@@ -116,7 +116,8 @@ describe('what is done with one block of a version', () => {
 
   it('a block is added after it, chosen at once, and gone with one undo', async () => {
     await panel('rp-q2');
-    await place.choose(/^Add after this/, 'Short text');
+    await place.press('Add after this');
+    await place.pick('Short text');
     const { pages } = derive(place.family('rock-pool'), 'rp-core').content;
     const blocks = pages.flatMap((p) => p.blocks);
     const added = blocks[blocks.findIndex((b) => b.id === 'rp-q2') + 1];

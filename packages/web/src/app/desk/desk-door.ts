@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import { type CodePicture, Lock } from '../platform/lock';
+import { Focused } from '../ui/focused';
 import { pauseOf } from '../ui/pause';
 import { PictureCode } from '../ui/picture-code';
 import { DeskSession } from './desk-session';
@@ -9,17 +10,17 @@ import { TeacherDoor } from './teacher-door';
 /** The shared machine: choose the class, then the name. */
 @Component({
   selector: 'lv-desk-door',
-  imports: [PictureCode, TeacherDoor],
+  imports: [Focused, PictureCode, TeacherDoor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
       @if (asked(); as l) {
-        <h1>{{ l.name }}, press your three pictures</h1>
+        <h1 lvFocused>{{ l.name }}, press your three pictures</h1>
         <lv-picture-code [locked]="pause.seconds() > 0" (chosen)="press(l.id, $event)" />
         <p role="alert">{{ says() }}</p>
         <button class="btn quiet" type="button" (click)="learnerId.set('')">I am somebody else</button>
       } @else if (chosen(); as c) {
-        <h1>Who are you?</h1>
+        <h1 lvFocused>Who are you?</h1>
         <ul>
           @for (l of names(); track l.id) {
             <li>
@@ -31,7 +32,7 @@ import { TeacherDoor } from './teacher-door';
         </ul>
         <button class="btn quiet" type="button" (click)="classId.set('')">Another class than {{ c.name }}</button>
       } @else {
-        <h1>Which class are you in?</h1>
+        <h1 lvFocused>Which class are you in?</h1>
         <ul>
           @for (c of classes(); track c.id) {
             <li>
@@ -56,6 +57,7 @@ import { TeacherDoor } from './teacher-door';
       justify-items: center;
     }
     h1 {
+      outline-offset: 6px;
       font-size: 34px;
     }
     ul {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import type { CopyState } from '@lorvet/core';
+import { Focused } from '../ui/focused';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { comfortStyle } from './comfort';
@@ -19,13 +20,13 @@ const SAYS: Record<CopyState, { readonly state: string; readonly press: string }
 /** All the work that is open for the learner at the desk, in one place. */
 @Component({
   selector: 'lv-my-work',
-  imports: [RouterLink, SwatchMark, LucideDynamicIcon],
+  imports: [Focused, RouterLink, SwatchMark, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (session.learner(); as l) {
       <main>
         <div class="row">
-          <h1 class="grow">Hello, {{ first() }}</h1>
+          <h1 class="grow" lvFocused>Hello, {{ first() }}</h1>
           <a class="btn" routerLink="/desk"><svg lucideIcon="log-out"></svg>I am done here</a>
         </div>
         <ul>

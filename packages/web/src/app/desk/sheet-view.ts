@@ -21,6 +21,7 @@ import {
   PLAIN_COMFORT,
   questionNumbers,
 } from '@lorvet/core';
+import { Focused } from '../ui/focused';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { SheetContext } from '../ui/blocks/sheet-context';
 import { PageMarkView } from '../ui/page-mark';
@@ -35,7 +36,7 @@ export type Trouble = 'full' | 'failing' | 'refused' | null;
 /** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
 @Component({
   selector: 'lv-sheet-view',
-  imports: [LaidPage, PageMarkView, PaperSheet, SwatchMark, ComfortSettings, LucideDynamicIcon],
+  imports: [ComfortSettings, Focused, LaidPage, LucideDynamicIcon, PageMarkView, PaperSheet, SwatchMark],
   providers: [SheetContext],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-view.html',

@@ -3,24 +3,52 @@ import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { audienceOf, countHolders, countStates, coverage, type HandOut, handOutState, type Id } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { TableModule } from 'primeng/table';
+import { Tooltip } from 'primeng/tooltip';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { HandOutActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { afterDrawing } from '../ui/after-drawing';
-import { growing } from '../ui/growing';
-import { Near } from '../ui/near';
 import { Removal } from '../ui/removal';
 import { whenIn } from '../ui/when';
 
-/** So many come at once. */
-const ROWS = 20;
+/** From here on only the rows that are seen are drawn. */
+const MANY = 200;
+
+const COLUMNS = [
+  { field: 'title', name: 'What' },
+  { field: 'who', name: 'For' },
+  { field: 'opensAt', name: 'Opens' },
+  { field: 'dueAt', name: 'Due' },
+  { field: 'state', name: 'State' },
+  { field: 'submitted', name: 'Work' },
+] as const;
+
+interface Row {
+  readonly id: Id;
+  readonly title: string;
+  readonly state: string;
+  readonly who: string;
+  readonly learners: number;
+  readonly way: string;
+  /** Local, for sorting; "" for none. */
+  readonly opensAt: string;
+  readonly opens: string;
+  readonly dueAt: string;
+  readonly due: string;
+  readonly checks: number;
+  readonly submitted: number;
+  readonly complete: number;
+  readonly gone: boolean;
+}
 
 /** What has been or will be given out. */
 @Component({
   selector: 'lv-hand-outs',
-  imports: [ButtonDirective, DIALOG, LucideDynamicIcon, Near, RouterLink],
+  imports: [ButtonDirective, DIALOG, InputText, LucideDynamicIcon, RouterLink, TableModule, Tooltip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handouts.html',
   styleUrl: './handouts.css',
@@ -40,35 +68,64 @@ export class HandOuts {
   protected readonly heads = computed(() =>
     [...this.work.handOutHeads()].reverse().sort((a, b) => b.createdAt.localeCompare(a.createdAt)),
   );
-  protected readonly drawn = growing(() => undefined, ROWS, ROWS);
-  protected readonly rows = computed(() => {
+  protected readonly MANY = MANY;
+  protected readonly columns = COLUMNS;
+  protected readonly sought = signal('');
+  protected readonly rows = computed<Row[]>(() => {
     const now = this.clock.local();
     const people = this.work.people();
     const all = this.work.states();
     const familyHeads = this.work.familyHeadsById();
-    return this.heads()
-      .slice(0, this.drawn.budget())
-      .map((h) => {
-        const learners = h.state === 'draft' ? audienceOf(h, people).length : countHolders(h);
-        const state = handOutState(h, now);
-        const states = countStates(all[h.id]);
-        const parts = [
-          ...people.classes.filter((c) => h.classIds.includes(c.id)),
-          ...people.groups.filter((g) => h.groupIds.includes(g.id)),
-        ].map((p) => p.name);
-        return {
-          h,
-          state,
-          who: parts.join(' + ') || (learners ? 'single learners' : 'nobody yet'),
-          learners,
-          opens: h.opensAt ? whenIn(h.opensAt) : 'at once',
-          due: h.dueAt ? whenIn(h.dueAt) : 'no date',
-          checks: this.toMend()[h.id] ?? 0,
-          submitted: states.submitted,
-          complete: states.complete,
-          gone: !familyHeads[h.familyId],
-        };
-      });
+    return this.heads().map((h) => {
+      const learners = h.state === 'draft' ? audienceOf(h, people).length : countHolders(h);
+      const states = countStates(all[h.id]);
+      const parts = [
+        ...people.classes.filter((c) => h.classIds.includes(c.id)),
+        ...people.groups.filter((g) => h.groupIds.includes(g.id)),
+      ].map((p) => p.name);
+      return {
+        id: h.id,
+        title: h.title,
+        state: handOutState(h, now),
+        who: parts.join(' + ') || (learners ? 'single learners' : 'nobody yet'),
+        learners,
+        way: h.way === 'one-each' ? 'one each' : 'to read',
+        opensAt: h.opensAt ?? '',
+        opens: h.opensAt ? whenIn(h.opensAt) : 'at once',
+        dueAt: h.dueAt ?? '',
+        due: h.dueAt ? whenIn(h.dueAt) : 'no date',
+        checks: this.toMend()[h.id] ?? 0,
+        submitted: states.submitted,
+        complete: states.complete,
+        gone: !familyHeads[h.familyId],
+      };
+    });
+  });
+  /** What a teacher looks for next: what to mend, what waits to be looked at, what opens or is due. */
+  protected readonly next = computed(() => {
+    const now = this.clock.local();
+    const of = (r: Row, kind: 'mend' | 'look' | 'comes', says: string, does: string, when = '') => ({
+      key: `${kind} ${r.id}`,
+      kind,
+      says,
+      does,
+      when,
+      title: r.title,
+      link: kind === 'look' ? ['/marking', r.id] : ['/hand-outs', r.id],
+    });
+    const rows = this.rows();
+    const coming = rows.filter((r) => r.state === 'scheduled').sort((a, b) => a.opensAt.localeCompare(b.opensAt));
+    const due = rows
+      .filter((r) => r.state === 'given out' && r.dueAt > now && r.submitted + r.complete < r.learners)
+      .sort((a, b) => a.dueAt.localeCompare(b.dueAt));
+    return [
+      ...rows.filter((r) => r.submitted).map((r) => of(r, 'look', `${r.submitted} to look at`, 'Mark', '')),
+      ...rows.filter((r) => r.checks).map((r) => of(r, 'mend', `${r.checks} to mend before it is given`, 'Mend', '')),
+      ...coming.map((r) => of(r, 'comes', 'Opens by itself', 'See the plan', r.opens)),
+      ...due.map((r) =>
+        of(r, 'comes', `${r.learners - r.submitted - r.complete} still at it`, 'See the plan', `due ${r.due}`),
+      ),
+    ].slice(0, 3);
   });
   /** The plans that are not given out yet, with their activities: what is wrong with them is looked for. */
   private readonly draftIds = computed(() => this.work.handOutHeads().flatMap((h) => (h.state === 'draft' ? [h] : [])));
@@ -129,6 +186,13 @@ export class HandOuts {
     };
     this.work.dispatch(HandOutActions.planChanged({ handOut, label: `new hand-out “${handOut.title}”` }));
     void this.router.navigate(['/hand-outs', handOut.id], { replaceUrl });
+  }
+
+  /** What was looked for when the table was last left. */
+  protected soughtIn(state: { filters?: Record<string, unknown> }): string {
+    const kept = state.filters?.['global'];
+    const value: unknown = kept && typeof kept === 'object' && 'value' in kept ? kept.value : '';
+    return typeof value === 'string' ? value : '';
   }
 
   protected remove(id: Id): void {

@@ -1,12 +1,14 @@
 import {
   ChangeDetectionStrategy,
   Component,
-  computed,
   ElementRef,
-  inject,
   Injector,
-  signal,
   afterNextRender,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  signal,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { EMPTY_NEEDS, type Group, type Learner, NO_PERSON, type SchoolClass } from '@lorvet/core';
@@ -40,7 +42,9 @@ export class Learners {
   private readonly injector = inject(Injector);
   protected readonly people = this.work.people;
   protected readonly part = signal<string>('');
-  protected readonly chosen = signal<string | null>(null);
+  /** The learner whose card is to be open: the address says it. */
+  readonly learner = input<string>();
+  protected readonly chosen = linkedSignal<string | null>(() => this.learner() ?? null);
   protected readonly fresh = signal<Learner | null>(null);
   protected readonly importing = signal(false);
 

@@ -185,6 +185,12 @@ export class DemoPlace<T> {
     await this.rest();
   }
 
+  /** Chooses in the menu that is open. */
+  async pick(name: Name): Promise<void> {
+    (this.named('[role=menuitem]', name).firstElementChild as HTMLElement).click();
+    await this.rest();
+  }
+
   field(name: Name): HTMLInputElement {
     return this.named('input, textarea, select', name);
   }

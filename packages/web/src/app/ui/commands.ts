@@ -6,6 +6,10 @@ export interface Command {
   /** Where it belongs: "Bench", "Go to". */
   readonly group: string;
   readonly keys?: string;
+  /** Other words for it. */
+  readonly also?: string;
+  /** Where it is done, if not here. */
+  readonly where?: string;
   readonly run: () => void;
 }
 

@@ -1,4 +1,4 @@
-import { Directive, effect, inject, untracked } from '@angular/core';
+import { DestroyRef, Directive, effect, inject, untracked } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
 import { TypedAhead } from './typed-ahead';
 
@@ -15,6 +15,15 @@ export class OpensAtOnce {
     dialog.draggable = false;
     dialog.closeAriaLabel = 'Close';
     dialog.focusOnShow = false;
+    // By hand: PrimeNG's own does not hear the key while a list that was just closed is still fading.
+    dialog.closeOnEscape = false;
+    const keyed = (event: KeyboardEvent) => {
+      const within = dialog.container();
+      if (event.key !== 'Escape' || event.defaultPrevented || !within || !(event.target instanceof Node)) return;
+      if (event.target === document.body || within.contains(event.target)) dialog.close(event);
+    };
+    document.addEventListener('keydown', keyed);
+    inject(DestroyRef).onDestroy(() => document.removeEventListener('keydown', keyed));
     let opener: Element | null = null;
     effect(() => {
       const container = dialog.container();

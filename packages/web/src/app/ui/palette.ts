@@ -1,11 +1,30 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, model, signal } from '@angular/core';
+import { Router } from '@angular/router';
 import { InputText } from 'primeng/inputtext';
+import { WorkspaceStore } from '../store/workspace';
 import { DIALOG } from './dialog';
 import { type Command, Commands } from './commands';
+import { KNOWN_TASKS } from './known-tasks';
 
 const MOST = 12;
 
-/** Finds every action by its name. */
+const NOT_FOUND = 4;
+
+/** How well words fit: 0 where the name begins with them, then within the name, with the group, by other words. */
+function rankOf(c: Command, words: readonly string[]): number {
+  const name = c.name.toLowerCase();
+  if (name.startsWith(words.join(' '))) return 0;
+  const holds = (text: string) => words.every((w) => text.includes(w));
+  if (holds(name)) return 1;
+  if (holds(`${c.group} ${name}`.toLowerCase())) return 2;
+  return holds(`${c.group} ${name} ${c.also ?? ''}`.toLowerCase()) ? 3 : NOT_FOUND;
+}
+
+/**
+ * Finds every action by its name or another for it, and what is kept by its name; says where what cannot be done here is.
+ * By hand: PrimeNG's autocomplete looks for what was typed a turn later, and Enter right after typing would do another
+ * thing.
+ */
 @Component({
   selector: 'lv-palette',
   imports: [DIALOG, InputText],
@@ -44,6 +63,9 @@ const MOST = 12;
             (click)="run(c)"
           >
             <span class="small group">{{ c.group }}</span><span class="grow">{{ c.name }}</span>
+            @if (c.where; as where) {
+              <span class="small">{{ where }}</span>
+            }
             @if (c.keys) {
               <kbd>{{ c.keys }}</kbd>
             }
@@ -74,6 +96,7 @@ const MOST = 12;
     }
     li[aria-selected='true'] {
       background: var(--accent-soft);
+      outline: 2px solid transparent;
     }
     .group {
       width: 90px;
@@ -83,15 +106,41 @@ const MOST = 12;
 export class Palette {
   readonly open = model(false);
   private readonly commands = inject(Commands);
+  private readonly work = inject(WorkspaceStore);
+  private readonly router = inject(Router);
   /** What is looked for: nothing, each time it is opened. */
   protected readonly sought = linkedSignal(() => (this.open(), ''));
   protected readonly at = signal(0);
+  /** What is kept, by its name: an activity, a hand-out, a learner. */
+  private readonly things = computed<Command[]>(() => {
+    const go = (group: string, name: string, path: string[], queryParams = {}) => ({
+      group,
+      name,
+      run: () => void this.router.navigate(path, { queryParams }),
+    });
+    return [
+      ...this.work.familyHeads().map((f) => go('Activity', f.title, ['/bench', f.id])),
+      ...this.work.handOutHeads().map((h) => go('Hand-out', h.title, ['/hand-outs', h.id])),
+      ...this.work.people().learners.map((l) => go('Learner', l.name, ['/learners'], { learner: l.id })),
+    ];
+  });
+  private readonly tasks: Command[] = KNOWN_TASKS.map((t) => ({
+    ...t,
+    group: 'Elsewhere',
+    run: () => void this.router.navigate([t.path]),
+  }));
   protected readonly found = computed(() => {
     const words = this.sought().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.commands
-      .all()
-      .filter((c) => words.every((w) => `${c.group} ${c.name}`.toLowerCase().includes(w)))
-      .slice(0, MOST);
+    const here = this.commands.all();
+    // What can be done here is not offered elsewhere as well.
+    const named = new Set(here.map((c) => c.name));
+    const all = words.length ? [...here, ...this.things(), ...this.tasks.filter((t) => !named.has(t.name))] : here;
+    return all
+      .map((command) => ({ command, rank: rankOf(command, words) }))
+      .filter(({ rank }) => rank < NOT_FOUND)
+      .sort((x, y) => x.rank - y.rank)
+      .slice(0, MOST)
+      .map(({ command }) => command);
   });
 
   protected seek(text: string): void {

@@ -1,5 +1,5 @@
 import type { CdkDragDrop } from '@angular/cdk/drag-drop';
-import { computed, Directive, type Signal, signal } from '@angular/core';
+import { afterNextRender, computed, Directive, ElementRef, inject, Injector, signal, type Signal } from '@angular/core';
 import { type LearnerBlock, type Piece, placedOf } from '@lorvet/core';
 import { DeskPart } from './part';
 
@@ -19,6 +19,8 @@ export abstract class MovingPart<B extends LearnerBlock> extends DeskPart<B> {
     return false;
   }
 
+  private readonly part = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly injector = inject(Injector);
   protected readonly TRAY = TRAY;
   protected readonly picked = signal<string | null>(null);
   protected readonly said = signal('');
@@ -51,7 +53,13 @@ export abstract class MovingPart<B extends LearnerBlock> extends DeskPart<B> {
   /** A place was pressed: the picked piece goes there. */
   protected put(placeId: string): void {
     const id = this.picked();
-    if (id !== null) this.move(id, placeId);
+    if (id === null) return;
+    this.move(id, placeId);
+    // What was pressed is gone: the focus goes with the piece.
+    afterNextRender(
+      () => this.part.nativeElement.querySelector<HTMLElement>(`[data-piece="${CSS.escape(id)}"] button`)?.focus(),
+      { injector: this.injector },
+    );
   }
 
   protected dropped(event: CdkDragDrop<string, string, string>): void {

@@ -24,6 +24,7 @@ import { PieceButton } from './piece-button';
       @for (p of pieces(); track p.id) {
         <lv-piece
           cdkDrag
+          [attr.data-piece]="p.id"
           [cdkDragData]="p.id"
           [cdkDragDisabled]="locked()"
           [piece]="p"

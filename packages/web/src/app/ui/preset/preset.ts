@@ -7,6 +7,7 @@ import datepicker from '@primeuix/themes/aura/datepicker';
 import dialog from '@primeuix/themes/aura/dialog';
 import inputnumber from '@primeuix/themes/aura/inputnumber';
 import inputtext from '@primeuix/themes/aura/inputtext';
+import menu from '@primeuix/themes/aura/menu';
 import multiselect from '@primeuix/themes/aura/multiselect';
 import progressbar from '@primeuix/themes/aura/progressbar';
 import radiobutton from '@primeuix/themes/aura/radiobutton';
@@ -31,6 +32,7 @@ const parts = {
   dialog,
   inputnumber,
   inputtext,
+  menu,
   multiselect,
   progressbar,
   radiobutton,
