@@ -8,7 +8,6 @@ import {
 import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
 import { provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
-import { providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
 import { Lock } from './platform/lock';
 import { BOXES } from './platform/storage/boxes-token';
@@ -16,8 +15,6 @@ import { LocalForageBoxes } from './platform/storage/localforage-boxes';
 import { FEATURE, reducer } from './store/reducer';
 import { KeepingSync } from './store/keeping-sync';
 import { provideIcons } from './ui/icons';
-import { keepStyles } from './ui/preset/keep-styles';
-import { LorvetPreset } from './ui/preset/preset';
 
 export const appConfig: ApplicationConfig = {
   providers: [
@@ -28,15 +25,6 @@ export const appConfig: ApplicationConfig = {
       { [FEATURE]: reducer },
       { runtimeChecks: { strictStateImmutability: false, strictActionImmutability: false } },
     ),
-    // Light and dark are switched by our own tokens; in a layer, so that styles.css has the last word.
-    providePrimeNG({
-      overlayAppendTo: 'body',
-      theme: {
-        preset: LorvetPreset,
-        options: { darkModeSelector: false, cssLayer: { name: 'primeng', order: 'base, primeng' } },
-      },
-    }),
-    provideAppInitializer(keepStyles),
     provideIcons(),
     MessageService,
     { provide: BOXES, useFactory: () => new LocalForageBoxes() },

@@ -11,6 +11,7 @@ import {
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { ButtonDirective } from 'primeng/button';
+import { Tooltip } from 'primeng/tooltip';
 import { Keeper } from './platform/storage/keeper';
 import { StorageRoom } from './platform/storage-room';
 import { Commands } from './ui/commands';
@@ -26,6 +27,7 @@ import { Trouble, TroubleLine } from './ui/trouble';
 import { KeepingActions } from './store/actions';
 import { Packs } from './store/packs';
 import { WorkspaceStore } from './store/workspace';
+import { dressParts } from './ui/preset/dress';
 
 const THEME = 'lorvet-theme';
 
@@ -42,6 +44,7 @@ const THEME = 'lorvet-theme';
     RouterLinkActive,
     RouterOutlet,
     Shortcuts,
+    Tooltip,
     TroubleLine,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -64,7 +67,8 @@ const THEME = 'lorvet-theme';
         severity="secondary"
         text
         type="button"
-        title="Find any action (Ctrl K)"
+        tooltipPosition="bottom"
+        pTooltip="Find any action (Ctrl K)"
         (click)="palette.set(true)"
       >
         <svg lucideIcon="search"></svg><kbd>Ctrl K</kbd><span class="sr">Find any action</span>
@@ -78,7 +82,8 @@ const THEME = 'lorvet-theme';
         type="button"
         [disabled]="!work.undoLabel()"
         (click)="work.undo()"
-        [title]="work.undoLabel() ? 'Undo: ' + work.undoLabel() + ' (Ctrl Z)' : 'Nothing to undo'"
+        tooltipPosition="bottom"
+        [pTooltip]="work.undoLabel() ? 'Undo: ' + work.undoLabel() + ' (Ctrl Z)' : 'Nothing to undo'"
       >
         <svg lucideIcon="undo-2"></svg
         ><span class="sr">{{ work.undoLabel() ? 'Undo: ' + work.undoLabel() : 'Undo' }}</span>
@@ -91,7 +96,8 @@ const THEME = 'lorvet-theme';
         type="button"
         [disabled]="!work.redoLabel()"
         (click)="work.redo()"
-        [title]="work.redoLabel() ? 'Redo: ' + work.redoLabel() + ' (Ctrl Y)' : 'Nothing to redo'"
+        tooltipPosition="bottom"
+        [pTooltip]="work.redoLabel() ? 'Redo: ' + work.redoLabel() + ' (Ctrl Y)' : 'Nothing to redo'"
       >
         <svg lucideIcon="redo-2"></svg
         ><span class="sr">{{ work.redoLabel() ? 'Redo: ' + work.redoLabel() : 'Redo' }}</span>
@@ -104,7 +110,8 @@ const THEME = 'lorvet-theme';
         type="button"
         (click)="switchTheme()"
         [attr.aria-pressed]="dark()"
-        title="Dark colours"
+        tooltipPosition="bottom"
+        pTooltip="Dark colours"
       >
         <svg [lucideIcon]="dark() ? 'sun' : 'moon'"></svg><span class="sr">Dark colours</span>
       </button>
@@ -263,6 +270,7 @@ export class Frame {
   protected readonly keys = signal(false);
 
   constructor() {
+    dressParts();
     afterNextRender(() => setTimeout(() => this.isDrawn.set(true)));
     const router = inject(Router);
     const off = inject(Commands).add([

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, u
 import { derive, itemsOf, measurePages, personalFieldsIn } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
+import { Tooltip } from 'primeng/tooltip';
 import { BenchActions } from '../store/actions';
 import { CheckBox } from '../ui/controls/check';
 import { FOLD } from '../ui/controls/fold';
@@ -28,6 +29,7 @@ import { tenth } from '../ui/tenth';
     FromElsewhere,
     InputText,
     MeasuresTable,
+    Tooltip,
     VersionChain,
     ...FOLD,
   ],

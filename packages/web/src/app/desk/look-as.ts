@@ -26,6 +26,7 @@ import { Parts } from '../store/parts';
 import { wantGiven } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
 import { SheetView } from './sheet-view';
+import { dressParts } from '../ui/preset/dress';
 
 /** A version, or one learner's sheet of a plan, exactly as it would stand on the desk. Nothing written here is kept. */
 @Component({
@@ -130,6 +131,7 @@ export class LookAs {
   };
 
   constructor() {
+    dressParts();
     effect(() => {
       const plan = this.plan();
       const id = this.learner()?.id;

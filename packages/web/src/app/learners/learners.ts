@@ -14,6 +14,7 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { EMPTY_NEEDS, type Group, type Learner, NO_PERSON, type SchoolClass } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
+import { TableModule } from 'primeng/table';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
@@ -24,10 +25,22 @@ import { ImportClassList } from './import-class-list';
 import { withChange } from './card-fields';
 import { NeedsCardForm, type Placed, type Written } from './needs-card';
 
+/** From here on only the rows that are seen are drawn, each this high in pixels. */
+const MANY = 200;
+const ROW = 36;
+
+const COLUMNS = [
+  { field: 'name', name: 'Name' },
+  { field: 'class', name: 'Class' },
+  { field: 'grade', name: 'Reads at' },
+  { field: 'says', name: 'The needs card says' },
+  { field: 'groups', name: 'Groups' },
+] as const;
+
 /** The classes, groups and needs cards. */
 @Component({
   selector: 'lv-learners',
-  imports: [ButtonDirective, ImportClassList, InputText, LucideDynamicIcon, NeedsCardForm],
+  imports: [ButtonDirective, ImportClassList, InputText, LucideDynamicIcon, NeedsCardForm, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './learners.html',
   styleUrl: './learners.css',
@@ -42,6 +55,9 @@ export class Learners {
   private readonly injector = inject(Injector);
   protected readonly people = this.work.people;
   protected readonly part = signal<string>('');
+  protected readonly MANY = MANY;
+  protected readonly ROW = ROW;
+  protected readonly columns = COLUMNS;
   /** The learner whose card is to be open: the address says it. */
   readonly learner = input<string>();
   protected readonly chosen = linkedSignal<string | null>(() => this.learner() ?? null);
@@ -59,17 +75,23 @@ export class Learners {
     return learners
       .filter((l) => !part || part.learnerIds.includes(l.id))
       .map((l) => ({
-        learner: l,
+        id: l.id,
+        name: l.name,
         class: classes.find((c) => c.learnerIds.includes(l.id))?.name ?? '',
-        groups: groups.filter((g) => g.learnerIds.includes(l.id)).map((g) => g.name),
-        says: [
-          ...l.needs.supports,
-          ...(l.needs.wantsMore ? ['wants more'] : []),
-          ...l.needs.languages.map((x) => `speaks ${x}`),
-          ...(l.needs.goals.length ? [`${l.needs.goals.length} goal${l.needs.goals.length === 1 ? '' : 's'}`] : []),
-        ].join(' · '),
+        grade: l.needs.readingGrade,
+        groups: groups
+          .filter((g) => g.learnerIds.includes(l.id))
+          .map((g) => g.name)
+          .join(', '),
+        says:
+          [
+            ...l.needs.supports,
+            ...(l.needs.wantsMore ? ['wants more'] : []),
+            ...l.needs.languages.map((x) => `speaks ${x}`),
+            ...(l.needs.goals.length ? [`${l.needs.goals.length} goal${l.needs.goals.length === 1 ? '' : 's'}`] : []),
+          ].join(' · ') || l.needs.note,
       }))
-      .sort((a, b) => a.class.localeCompare(b.class) || a.learner.name.localeCompare(b.learner.name));
+      .sort((a, b) => a.class.localeCompare(b.class) || a.name.localeCompare(b.name));
   });
   private readonly card = computed(
     () => this.fresh() ?? this.people().learners.find((l) => l.id === this.chosen()) ?? null,

@@ -5,6 +5,7 @@ import { familySchema, type Id, latest, learnersWith, namesPassedOn, overfull, p
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
+import { Tooltip } from 'primeng/tooltip';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
@@ -27,7 +28,18 @@ const CARDS = 6;
 /** Where the masters are kept, each with its family. */
 @Component({
   selector: 'lv-shelf',
-  imports: [ButtonDirective, DIALOG, FileButton, InputText, LucideDynamicIcon, Near, RouterLink, SwatchMark, Textarea],
+  imports: [
+    ButtonDirective,
+    DIALOG,
+    FileButton,
+    InputText,
+    LucideDynamicIcon,
+    Near,
+    RouterLink,
+    SwatchMark,
+    Textarea,
+    Tooltip,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf.html',
   styleUrl: './shelf.css',

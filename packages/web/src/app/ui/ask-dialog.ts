@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, effect, inject, untracked } from '@
 import { ConfirmationService } from 'primeng/api';
 import { ConfirmDialog } from 'primeng/confirmdialog';
 import { Ask } from './ask';
+import { dressParts } from './preset/dress';
 
 /** The one dialog that asks. Keeping is what Enter does first, and Escape. */
 @Component({
@@ -13,6 +14,7 @@ import { Ask } from './ask';
 })
 export class AskDialog {
   constructor() {
+    dressParts();
     const dialog = inject(ConfirmationService);
     const ask = inject(Ask);
     effect(() => {

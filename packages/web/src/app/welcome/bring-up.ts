@@ -6,6 +6,7 @@ import { download } from '../platform/download';
 import { Stopped } from '../platform/workers/task';
 import { BulkWork, RefusedFile } from '../store/bulk-work';
 import { ProgressLine } from '../ui/progress';
+import { dressParts } from '../ui/preset/dress';
 
 /** What an earlier Lorvet kept is brought into the form of now: after a backup, if one is wanted; and whole or not at all. */
 @Component({
@@ -45,6 +46,10 @@ export class BringUp {
   private readonly router = inject(Router);
   protected readonly backedUp = signal(false);
   protected readonly wrong = signal('');
+
+  constructor() {
+    dressParts();
+  }
 
   protected async backup(): Promise<void> {
     await this.tried(async () => {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
 import { Starter } from './starter';
+import { dressParts } from '../ui/preset/dress';
 
 @Component({
   selector: 'lv-welcome',
@@ -25,4 +26,8 @@ import { Starter } from './starter';
 })
 export class Welcome {
   protected readonly starter = inject(Starter);
+
+  constructor() {
+    dressParts();
+  }
 }
