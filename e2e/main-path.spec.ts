@@ -145,7 +145,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
 
   // Marked: by rule, overruled, commented, another go.
   await page.goto('/marking');
-  await page.getByRole('link', { name: 'Feeding the hens' }).click();
+  await page.getByRole('link', { name: 'Feeding the hens', exact: true }).click();
   const cell = (who: string, question: string, says: string) =>
     page.getByRole('button', { name: `${who}, question ${question}: ${says}` });
   await expect(cell('Brea K.', '1', 'right')).toBeVisible();
@@ -179,7 +179,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   // The sheet is left once the work is written.
   await page.waitForURL('**/desk/work');
   await page.goto('/marking');
-  await page.getByRole('link', { name: 'Feeding the hens' }).click();
+  await page.getByRole('link', { name: 'Feeding the hens', exact: true }).click();
   await expect(page.getByRole('row', { name: /Derwa M/ })).toContainText('submitted, go 2');
 
   // A correction of the master: one version must decide, the other is carried.
@@ -209,7 +209,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
 
   // The way back from an answer, after all this.
   await page.getByRole('link', { name: 'Marking' }).click();
-  await page.getByRole('link', { name: 'Feeding the hens' }).click();
+  await page.getByRole('link', { name: 'Feeding the hens', exact: true }).click();
   await cell('Brea K.', '1', 'right').click();
   await expect(page.getByText('master, revision 2')).toBeVisible();
   await expect(page.getByText('offers 2 choices in place of 3: Seeds · Stones.')).toBeVisible();

@@ -87,8 +87,8 @@ const MOST_FOUND = 12;
       <button pButton severity="secondary" type="button" (click)="adding.set(true)">
         <svg lucideIcon="plus"></svg>New version
       </button>
-      <a pButton severity="secondary" text [routerLink]="['/bench', family.id, 'tiers']">Make tiers by recipes</a>
-      <a pButton severity="secondary" text [routerLink]="['/bench', family.id, 'history']">History and picture</a>
+      <a pButton severity="secondary" [routerLink]="['/bench', family.id, 'tiers']">Make tiers by recipes</a>
+      <a pButton severity="secondary" [routerLink]="['/bench', family.id, 'history']">History and picture</a>
       @if (waiting(); as n) {
         <div class="card ochre">
           <h3>{{ n }} to decide</h3>
