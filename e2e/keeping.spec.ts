@@ -25,7 +25,7 @@ test('a backup goes out and comes in again, and a file that is none changes noth
   await expect(page.getByText('Everything stays in this browser: 4 activities, 23 learners')).toBeVisible();
   await reload(page);
   await page.getByRole('link', { name: 'Marking' }).click();
-  await page.getByRole('link', { name: 'Rock-pool survey' }).click();
+  await page.getByRole('link', { name: 'Rock-pool survey', exact: true }).click();
   await expect(page.getByRole('row', { name: /Jory/ })).toContainText('complete');
 });
 
@@ -45,9 +45,9 @@ test('a family goes out for others and comes in again, and a file that is none c
   const field = page.getByLabel('Family from a file');
   await field.setInputFiles({ name: 'list.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') });
   await expect(page.getByRole('alert').filter({ hasText: 'list.zip' })).toContainText('“Save to a file” wrote.');
-  await expect(page.getByRole('link', { name: 'Rock-pool survey' })).toHaveCount(1);
+  await expect(page.getByRole('link', { name: 'Rock-pool survey', exact: true })).toHaveCount(1);
   await field.setInputFiles(path);
-  await expect(page.getByRole('link', { name: 'Rock-pool survey' })).toHaveCount(2);
+  await expect(page.getByRole('link', { name: 'Rock-pool survey', exact: true })).toHaveCount(2);
   const second = page.getByRole('listitem').filter({ hasText: 'Rock-pool survey' }).filter({ hasText: 'nobody yet' });
   await second.getByRole('link', { name: 'Supported' }).click();
   await expect(page.locator('[data-block="rp-t1"]')).toContainText('Two times a day');
@@ -89,7 +89,7 @@ test('a damaged record is set aside and the rest stands', async ({ page }) => {
   await putInStorage(page, 'heads', 'familyHeads/rock-pool', 'damaged');
   await putInStorage(page, 'bodies', 'families/puncture', { format: 4, rev: 1, place: 1, data: { id: 'puncture' } });
   await page.reload();
-  await expect(page.getByRole('link', { name: 'Rock-pool survey' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Rock-pool survey', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Mending a puncture' }).click();
   await expect(page.getByRole('heading', { name: 'This activity cannot be read' })).toBeVisible();
   await page.getByRole('link', { name: 'See what was set aside' }).click();

@@ -71,7 +71,10 @@ const COLUMNS = [
               </td>
               <td class="act">
                 @if (r.submitted) {
-                  <a pButton [routerLink]="['/marking', r.id]" [attr.aria-label]="'Look at ' + r.title"
+                  <a
+                    pButton
+                    [routerLink]="['/marking', r.id]"
+                    [attr.aria-label]="'Look at ' + r.submitted + ': ' + r.title"
                     >Look at {{ r.submitted }}</a
                   >
                 } @else {
@@ -79,7 +82,7 @@ const COLUMNS = [
                     pButton
                     severity="secondary"
                     [routerLink]="['/marking', r.id]"
-                    [attr.aria-label]="'Open ' + r.title"
+                    [attr.aria-label]="'Open: ' + r.title"
                     >Open</a
                   >
                 }
