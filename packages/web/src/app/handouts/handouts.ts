@@ -12,6 +12,7 @@ import { HandOutActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { afterDrawing } from '../ui/after-drawing';
+import { holdsWords } from '../ui/holds-words';
 import { Removal } from '../ui/removal';
 import { whenIn } from '../ui/when';
 
@@ -70,6 +71,7 @@ export class HandOuts {
   );
   protected readonly MANY = MANY;
   protected readonly columns = COLUMNS;
+  /** Not kept: a list that is short after a reload for words of yesterday would look as if things were lost. */
   protected readonly sought = signal('');
   protected readonly rows = computed<Row[]>(() => {
     const now = this.clock.local();
@@ -101,6 +103,9 @@ export class HandOuts {
       };
     });
   });
+  protected readonly found = computed(() =>
+    this.rows().filter((r) => holdsWords(this.sought(), r.title, r.who, r.state)),
+  );
   /** What a teacher looks for next: what to mend, what waits to be looked at, what opens or is due. */
   protected readonly next = computed(() => {
     const now = this.clock.local();
@@ -186,13 +191,6 @@ export class HandOuts {
     };
     this.work.dispatch(HandOutActions.planChanged({ handOut, label: `new hand-out “${handOut.title}”` }));
     void this.router.navigate(['/hand-outs', handOut.id], { replaceUrl });
-  }
-
-  /** What was looked for when the table was last left. */
-  protected soughtIn(state: { filters?: Record<string, unknown> }): string {
-    const kept = state.filters?.['global'];
-    const value: unknown = kept && typeof kept === 'object' && 'value' in kept ? kept.value : '';
-    return typeof value === 'string' ? value : '';
   }
 
   protected remove(id: Id): void {

@@ -24,6 +24,16 @@ describe('the learners', () => {
     place = await DemoPlace.open(Learners);
   });
 
+  it('are found by words of any column, and are all there again when the page is opened anew', async () => {
+    const all = names();
+    await place.write('Find', 'WELSH heron');
+    expect(names()).toEqual(['Kerra L.']);
+    await place.write('Find', 'zeppelin');
+    expect(place.text).toContain('Nobody here has these words.');
+    place = await DemoPlace.open(Learners);
+    expect(names()).toEqual(all);
+  });
+
   it('stand by class and name; a class or a group shows its own', async () => {
     expect(names()).toHaveLength(23);
     await place.press(/^Kestrel class/);

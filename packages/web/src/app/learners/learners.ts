@@ -18,6 +18,7 @@ import { TableModule } from 'primeng/table';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
+import { holdsWords } from '../ui/holds-words';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 import { TypedAhead } from '../ui/typed-ahead';
@@ -93,6 +94,11 @@ export class Learners {
       }))
       .sort((a, b) => a.class.localeCompare(b.class) || a.name.localeCompare(b.name));
   });
+  /** Not kept: a list that is short after a reload for words of yesterday would look as if learners were lost. */
+  protected readonly sought = signal('');
+  protected readonly found = computed(() =>
+    this.rows().filter((r) => holdsWords(this.sought(), r.name, r.class, r.says, r.groups)),
+  );
   private readonly card = computed(
     () => this.fresh() ?? this.people().learners.find((l) => l.id === this.chosen()) ?? null,
   );

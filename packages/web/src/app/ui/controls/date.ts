@@ -55,18 +55,8 @@ let made = 0;
       <p class="small wrong" role="alert">{{ s }}</p>
     }
   `,
+  styleUrl: './field.css',
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 3px;
-      font-size: 13px;
-      font-weight: 600;
-      color: var(--ink-2);
-    }
-    p-datepicker {
-      font-weight: 400;
-    }
     .wrong {
       color: var(--madder);
     }

@@ -27,16 +27,7 @@ let made = 0;
       (onBlur)="tell()"
     />
   `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 3px;
-      font-size: 13px;
-      font-weight: 600;
-      color: var(--ink-2);
-    }
-  `,
+  styleUrl: './field.css',
 })
 export class NumberField {
   readonly label = input.required<string>();

@@ -51,23 +51,12 @@ let made = 0;
       (onBlur)="touched()"
     />
   `,
+  styleUrl: './field.css',
   styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 3px;
-      font-size: 13px;
-      font-weight: 600;
-      color: var(--ink-2);
-    }
     :host(.inline) {
       display: inline-flex;
       align-items: center;
       gap: 8px;
-    }
-    p-select {
-      min-width: 0;
-      font-weight: 400;
     }
   `,
 })

@@ -32,19 +32,7 @@ const MANY = 100;
       (onChange)="tell($event.value)"
     />
   `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 3px;
-      font-size: 13px;
-      font-weight: 600;
-      color: var(--ink-2);
-    }
-    p-multiselect {
-      font-weight: 400;
-    }
-  `,
+  styleUrl: './field.css',
 })
 export class Several {
   readonly label = input.required<string>();
