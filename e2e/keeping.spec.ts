@@ -1,7 +1,18 @@
 import { expect, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
-import { beginAnew, kept, openDemo, putInStorage, reload, rewrite, sayYes, sitDown, startEmpty } from './helpers';
+import {
+  beginAnew,
+  kept,
+  openDemo,
+  putInStorage,
+  reload,
+  rewrite,
+  sayYes,
+  sitDown,
+  startEmpty,
+  ofFamily,
+} from './helpers';
 
 test('a backup goes out and comes in again, and a file that is none changes nothing', async ({ page }) => {
   await openDemo(page, '/keeping');
@@ -58,7 +69,7 @@ test('a family goes out for others and comes in again, and a file that is none c
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save them to a file' }).click(),
   ]);
-  await page.getByRole('link', { name: /^Core/ }).click();
+  await ofFamily(page, /^Core/).click();
   await expect(page.getByText('All adjustments (3)')).toBeVisible();
   await page.getByLabel('Add some from a file').setInputFiles(path);
   await expect(page.getByRole('alert').filter({ hasText: 'holds no adjustments' })).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { choose, kept, reload, rewrite, sitDown, startEmpty, watchErrors } from './helpers';
+import { choose, kept, reload, rewrite, sitDown, startEmpty, watchErrors, ofFamily } from './helpers';
 
 const CLASS_LIST = `Name,Class,Group,Reading level,Supports,Interests
 Brea K.,Tern class,Otters,3.1,word bank; hints,boats
@@ -202,7 +202,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await reload(page);
   await expect(page.getByText('decided: own words')).toBeVisible();
   await page.getByRole('link', { name: 'Back to the Bench' }).click();
-  await page.getByRole('link', { name: /Supported/ }).click();
+  await ofFamily(page, /^Supported/).click();
   await expect(
     page.getByRole('button', { name: 'Text: The hens walk in the orchard. They look for worms and seeds.' }),
   ).toBeVisible();

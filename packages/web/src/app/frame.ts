@@ -52,7 +52,9 @@ const THEME = 'lorvet-theme';
   template: `
     <a class="skip" href="#place" (click)="skip($event)">To the work</a>
     <header>
-      <a class="brand" routerLink="/shelf"><img src="favicon.svg" alt="" width="26" height="26" />Lorvet</a>
+      <a class="brand" routerLink="/shelf"
+        ><img src="favicon.svg" alt="" width="26" height="26" /><span>Lorvet</span></a
+      >
       <nav aria-label="Places">
         @for (p of places; track p.path) {
           <a [routerLink]="p.path" routerLinkActive="on" ariaCurrentWhenActive="page">{{ p.name }}</a>
@@ -234,6 +236,23 @@ const THEME = 'lorvet-theme';
       }
       .kept {
         display: none;
+      }
+    }
+    @media (max-width: 480px) {
+      .brand span {
+        position: absolute;
+        clip-path: inset(50%);
+      }
+    }
+    /* Enlarged to where the bar would take a third of what is seen: it goes away with the page. */
+    @media (max-width: 900px) and (max-height: 600px) {
+      :host {
+        display: block;
+        height: auto;
+      }
+      main {
+        min-height: 60vh;
+        overflow: visible;
       }
     }
     @media print {

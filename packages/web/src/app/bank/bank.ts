@@ -28,6 +28,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { SELECT } from '../ui/controls/select';
 import { Notice } from '../ui/notice';
+import { FootBar } from '../ui/panes';
 import { ObjectiveList } from './objective-list';
 import { Latest } from '../ui/latest';
 
@@ -37,7 +38,16 @@ const PAUSE_MS = 120;
 /** All activities as one bank: searched as you type, picked across activities, put into a master with the sources kept. */
 @Component({
   selector: 'lv-bank',
-  imports: [ButtonDirective, InputText, LearnerBlockView, LucideDynamicIcon, ObjectiveList, RouterLink, ...SELECT],
+  imports: [
+    ButtonDirective,
+    FootBar,
+    InputText,
+    LearnerBlockView,
+    LucideDynamicIcon,
+    ObjectiveList,
+    RouterLink,
+    ...SELECT,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bank.html',
   styleUrl: './bank.css',
@@ -63,6 +73,9 @@ export class Bank {
   protected readonly itemsAt = signal('');
   protected readonly title = signal('');
   protected readonly view = signal<'things' | 'objectives'>('things');
+  /** Which sheet is open on a narrow screen. */
+  protected readonly sheet = signal<string | null>(null);
+  protected readonly sheets = computed(() => [{ id: 'beside-picked', name: `Picked: ${this.picked().length}` }]);
   private readonly filled = signal(false);
   /** Whether what is found was looked for in all that there is. */
   protected readonly isRead = signal(false);

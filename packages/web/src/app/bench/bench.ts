@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
+import { Splitter } from 'primeng/splitter';
 import { FamilyStrip } from './family-strip';
 import { afterDrawing } from '../ui/after-drawing';
 import { Commands } from '../ui/commands';
+import { FootBar, PANES_SAY, widthsKept } from '../ui/panes';
 import { Soon } from '../ui/soon';
 import { BenchView } from './bench-view';
 import { type Doing, DOINGS } from './doings';
@@ -20,12 +22,14 @@ import { VersionPanel } from './version-panel';
   imports: [
     ButtonDirective,
     FamilyStrip,
+    FootBar,
     MasterPage,
     MasterPanel,
     PagePanel,
     ReadyParts,
     RouterLink,
     Soon,
+    Splitter,
     VersionPage,
     VersionPanel,
   ],
@@ -33,28 +37,56 @@ import { VersionPanel } from './version-panel';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.family()) {
-      <div class="room bench">
-        @if (beside()) {
-          <lv-family-strip class="pane strip" />
-        } @else {
-          <div class="pane strip"></div>
-        }
-        @if (view.version()) {
-          <lv-version-page class="pane" />
-        } @else {
-          <lv-master-page class="pane" />
-        }
-        @if (!beside()) {
-          <div class="pane panel"></div>
-        } @else if (view.version()) {
-          <lv-version-panel class="pane panel" />
-        } @else if (view.chosenPage() && !view.chosen()) {
-          <lv-page-panel class="pane panel" />
-        } @else {
-          <lv-master-panel class="pane panel" />
-        }
-        <lv-ready-parts *lvSoon />
-      </div>
+      <p-splitter
+        class="panes"
+        [stateKey]="kept"
+        stateStorage="local"
+        [panelSizes]="[20, 58, 22]"
+        [gutterSize]="4"
+        [step]="24"
+        [pt]="say"
+      >
+        <ng-template #panel>
+          @if (beside()) {
+            <lv-family-strip
+              id="beside-family"
+              tabindex="-1"
+              class="pane strip beside"
+              [class.open]="open() === 'beside-family'"
+            />
+          } @else {
+            <div class="pane strip beside"></div>
+          }
+        </ng-template>
+        <ng-template #panel>
+          @if (view.version()) {
+            <lv-version-page class="pane" />
+          } @else {
+            <lv-master-page class="pane" />
+          }
+        </ng-template>
+        <ng-template #panel>
+          <div
+            id="beside-here"
+            tabindex="-1"
+            role="group"
+            [attr.aria-label]="here()"
+            class="pane panel beside"
+            [class.open]="open() === 'beside-here'"
+          >
+            @if (!beside()) {
+            } @else if (view.version()) {
+              <lv-version-panel />
+            } @else if (view.chosenPage() && !view.chosen()) {
+              <lv-page-panel />
+            } @else {
+              <lv-master-panel />
+            }
+          </div>
+        </ng-template>
+      </p-splitter>
+      <lv-foot-bar [list]="sheets()" about=".block.chosen" [(open)]="open" />
+      <lv-ready-parts *lvSoon />
     } @else if (view.ready()) {
       <div class="empty">
         @if (damaged()) {
@@ -70,30 +102,12 @@ import { VersionPanel } from './version-panel';
     }
   `,
   styles: `
-    .bench {
-      grid-template-columns: 226px minmax(0, 1fr) 272px;
-    }
-    .strip {
-      border-right: 1px solid var(--line);
+    .strip,
+    .panel {
       background: var(--surface);
     }
     .panel {
-      border-left: 1px solid var(--line);
-      background: var(--surface);
       padding: 14px;
-    }
-    @media (max-width: 900px) {
-      .room {
-        height: auto;
-      }
-      .bench {
-        grid-template-columns: minmax(0, 1fr);
-      }
-      .strip,
-      .panel {
-        border: 0;
-        border-bottom: 1px solid var(--line);
-      }
     }
   `,
 })
@@ -105,6 +119,24 @@ export class Bench {
   protected readonly view = inject(BenchView);
   /** What stands on both sides of the page is drawn after it: a large family opens in two steps. */
   protected readonly beside = afterDrawing(signal(true), false);
+  protected readonly kept = widthsKept('bench', 3);
+  protected readonly say = PANES_SAY;
+  /** Which sheet is open on a narrow screen. */
+  protected readonly open = signal<string | null>(null);
+  protected readonly here = computed(() => {
+    if (this.view.chosen()) return 'What can be done with this block';
+    if (this.view.version()) return 'What can be done with this version';
+    return this.view.chosenPage() ? 'About this page' : 'About this activity';
+  });
+  private readonly hereInShort = computed(() => {
+    if (this.view.chosen()) return 'This block';
+    if (this.view.version()) return 'This version';
+    return this.view.chosenPage() ? 'This page' : 'This activity';
+  });
+  protected readonly sheets = computed(() => [
+    { id: 'beside-family', name: 'Family' },
+    { id: 'beside-here', name: this.hereInShort() },
+  ]);
   private readonly router = inject(Router);
   protected readonly damaged = computed(() => this.view.work.familyHeadsById()[this.view.familyId()] !== undefined);
   private readonly lostVersion = computed(() => this.versionId() && this.view.family() && !this.view.version());
@@ -114,6 +146,7 @@ export class Bench {
       this.view.familyId.set(this.familyId());
       this.view.versionId.set(this.versionId() ?? null);
       untracked(() => this.view.choose(null));
+      this.open.set(null);
       this.view.filter.set('all');
       this.view.sought.set(this.find() ?? '');
       this.view.chosenPage.set(null);

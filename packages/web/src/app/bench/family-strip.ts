@@ -1,10 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { RouterLink, RouterLinkActive } from '@angular/router';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
   type Block,
   blocksOf,
   derive,
+  type Family,
   latest,
   learnersWith,
   plainTextOf,
@@ -13,51 +14,55 @@ import {
   versionTree,
   upkeepWaiting,
 } from '@lorvet/core';
+import { PrimeTemplate, type TreeNode } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
+import { Tree } from 'primeng/tree';
 import { SwatchMark } from '../ui/swatch';
 import { BenchView } from './bench-view';
 import { NewVersion } from './new-version';
 
 const MOST_FOUND = 12;
+const MASTER = 'the master';
+
+/** What a node of the tree shows. */
+interface Member {
+  readonly name: string;
+  readonly says: string;
+  readonly swatch: Family['swatch'];
+}
 
 /** The family: the master and its versions as a tree, and what waits. */
 @Component({
   selector: 'lv-family-strip',
-  imports: [ButtonDirective, InputText, LucideDynamicIcon, NewVersion, RouterLink, RouterLinkActive, SwatchMark],
+  imports: [ButtonDirective, InputText, LucideDynamicIcon, NewVersion, PrimeTemplate, RouterLink, SwatchMark, Tree],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.family(); as family) {
-      <nav aria-label="Family">
-        <h3>Family</h3>
-        <a
-          [routerLink]="['/bench', family.id]"
-          routerLinkActive="on"
-          [routerLinkActiveOptions]="{ exact: true }"
-          ariaCurrentWhenActive="page"
-        >
-          <lv-swatch [swatch]="family.swatch" />
-          <span
-            ><strong>{{ title() }}</strong
-            ><small>master · revision {{ revision() }}{{ family.draft ? ' + changes' : '' }}</small></span
-          >
-        </a>
-        @for (v of versions(); track v.id) {
-          <a
-            [routerLink]="['/bench', family.id, v.id]"
-            routerLinkActive="on"
-            ariaCurrentWhenActive="page"
-            [style.margin-left.px]="12 + v.depth * 18"
-            class="version"
-          >
-            <lv-swatch [swatch]="v.swatch" />
+      <h3>Family</h3>
+      <p-tree
+        [value]="tree()"
+        ariaLabel="Family"
+        selectionMode="single"
+        [metaKeySelection]="true"
+        [(selection)]="chosen"
+        [trackBy]="byKey"
+        [pt]="said"
+        (onNodeSelect)="go($event.node)"
+        (onNodeUnselect)="stay()"
+        (onNodeCollapse)="turn($event.node, false)"
+        (onNodeExpand)="turn($event.node, true)"
+      >
+        <ng-template pTemplate="default" let-n>
+          <span class="node">
+            <lv-swatch [swatch]="n.data.swatch" />
             <span
-              ><strong>{{ v.name }}</strong
-              ><small>{{ v.changes }} · {{ v.learners }}</small></span
+              ><strong>{{ n.data.name }}</strong
+              ><small>{{ n.data.says }}</small></span
             >
-          </a>
-        }
-      </nav>
+          </span>
+        </ng-template>
+      </p-tree>
       <input
         pInputText
         #seek
@@ -108,39 +113,22 @@ const MOST_FOUND = 12;
       gap: 10px;
       padding: 14px 12px;
     }
-    nav {
-      display: grid;
-      gap: 3px;
-    }
-    nav h3 {
-      margin: 0 0 4px 6px;
-    }
-    a:not(.p-button) {
+    .node {
       display: flex;
       align-items: center;
       gap: 9px;
+    }
+    .found a {
       padding: 6px;
       border-radius: var(--r);
       text-decoration: none;
     }
-    a:not(.p-button):hover {
+    .found a:hover {
       background: var(--sunken);
     }
-    a.on:not(.p-button) {
-      background: var(--accent-soft);
-    }
-    .version {
-      position: relative;
-    }
-    .version::before {
-      content: '';
-      position: absolute;
-      left: -7px;
-      top: -3px;
-      bottom: 0;
-      border-left: 2px solid var(--line);
-    }
-    span,
+    .node span,
+    .found a,
+    .found span,
     strong,
     small {
       display: block;
@@ -168,6 +156,7 @@ const MOST_FOUND = 12;
 })
 export class FamilyStrip {
   protected readonly view = inject(BenchView);
+  private readonly router = inject(Router);
   protected readonly adding = signal(false);
   protected readonly title = computed(() => this.view.master()?.title ?? '');
   protected readonly revision = computed(() => {
@@ -205,21 +194,64 @@ export class FamilyStrip {
     );
     return [...first.map((b) => hit('Master', ['/bench', family.id], b)), ...inVersions].slice(0, MOST_FOUND);
   });
-  protected readonly versions = computed(() => {
+  /** What stands folded up in the tree. */
+  private readonly folded = signal<ReadonlySet<string>>(new Set());
+  /** The master and what is made on it, each version under its basis. */
+  protected readonly tree = computed<TreeNode<Member>[]>(() => {
     const family = this.view.family();
     if (!family) return [];
     const handOuts = this.view.work.handOutHeads();
-    return versionTree(family).map(({ version, depth }) => {
-      const n = version.adjustments.length;
-      const learners = learnersWith(handOuts, family.id, version.id).length;
-      return {
-        id: version.id,
-        name: version.name,
-        swatch: version.swatch,
-        depth,
-        changes: `${n} ${version.basis ? 'more' : n === 1 ? 'change' : 'changes'}`,
-        learners: `${learners} learner${learners === 1 ? '' : 's'}`,
-      };
+    const folded = this.folded();
+    const node = (key: string, data: Member): TreeNode<Member> => ({
+      key,
+      data,
+      label: `${data.name}, ${data.says}`,
+      expanded: !folded.has(key),
+      children: [],
     });
+    const root = node(MASTER, {
+      name: this.title(),
+      says: `master · revision ${this.revision()}${family.draft ? ' + changes' : ''}`,
+      swatch: family.swatch,
+    });
+    const nodes = new Map([[MASTER, root]]);
+    for (const { version: v } of versionTree(family)) {
+      const n = v.adjustments.length;
+      const learners = learnersWith(handOuts, family.id, v.id).length;
+      const changes = `${n} ${v.basis ? 'more' : n === 1 ? 'change' : 'changes'}`;
+      const says = `${changes} · ${learners} learner${learners === 1 ? '' : 's'}`;
+      const own = node(v.id, { name: v.name, says, swatch: v.swatch });
+      nodes.set(v.id, own);
+      (nodes.get(v.basis ?? MASTER) ?? root).children?.push(own);
+    }
+    for (const x of nodes.values()) if (!x.children?.length) delete x.expanded;
+    return [root];
   });
+  /** A new object each time: the part lets its own go when what is chosen is pressed again. */
+  protected readonly chosen = linkedSignal<TreeNode | null>(() => ({ key: this.view.versionId() ?? MASTER }));
+  protected readonly byKey = (_: number, node: TreeNode) => node.key;
+  /** How many stand beside each other: the part says how many stand under it. */
+  protected readonly said = {
+    node: ({ context }: { context: { node: TreeNode } }) => ({
+      'aria-setsize': context.node.parent?.children?.length ?? 1,
+      'aria-current': context.node.key === (this.view.versionId() ?? MASTER) ? 'page' : null,
+    }),
+    nodeToggleButton: { 'aria-hidden': 'true' },
+  };
+
+  protected go(node: TreeNode): void {
+    const id = node.key === MASTER ? [] : [node.key];
+    void this.router.navigate(['/bench', this.view.familyId(), ...id]);
+  }
+
+  protected stay(): void {
+    this.chosen.set({ key: this.view.versionId() ?? MASTER });
+  }
+
+  protected turn(node: TreeNode, open: boolean): void {
+    const folded = new Set(this.folded());
+    if (open) folded.delete(node.key ?? '');
+    else folded.add(node.key ?? '');
+    this.folded.set(folded);
+  }
 }

@@ -10,8 +10,8 @@ interface Row {
   readonly right: string;
 }
 
-/** The formulas shown unasked; they differ in what they count. */
-const FIRST: ReadonlySet<FormulaId> = new Set(['kincaid', 'dale-chall', 'spache']);
+/** The formula shown unasked: it works on the shortest texts. */
+const FIRST: FormulaId = 'kincaid';
 
 /** A version's measures beside the master's; alone, the master's. */
 @Component({
@@ -44,11 +44,9 @@ const FIRST: ReadonlySet<FormulaId> = new Set(['kincaid', 'dale-chall', 'spache'
         }
       </tbody>
     </table>
-    @if (!tooShort()) {
-      <button pButton severity="secondary" text type="button" [attr.aria-pressed]="all()" (click)="all.set(!all())">
-        {{ all() ? 'Fewer formulas' : 'All formulas' }}
-      </button>
-    }
+    <button pButton severity="secondary" text type="button" [attr.aria-expanded]="all()" (click)="all.set(!all())">
+      {{ all() ? 'Fewer measures' : 'All measures' }}
+    </button>
     @if (tooShort()) {
       <p class="small">Formulas need at least {{ least }} words of text.</p>
     }
@@ -112,24 +110,28 @@ export class MeasuresTable {
       );
     // A formula that neither text is long enough for says nothing here.
     const figures = FORMULAS.filter(
-      (f) => (this.all() || FIRST.has(f.id)) && [m, h].some((x) => x.readability.figures[f.id] !== undefined),
+      (f) => (this.all() || f.id === FIRST) && [m, h].some((x) => x.readability.figures[f.id] !== undefined),
     );
     return [
-      row('Pages', '', (x) => `${x.pages}`),
+      ...(this.all() ? [row('Pages', '', (x) => `${x.pages}`)] : []),
       row('Items', 'Questions that ask for an answer', (x) => `${x.items}`),
       row('Words', 'All words a learner reads', (x) => `${x.words}`),
       row('Words per sentence', 'In passages, instructions and questions', (x) =>
         x.readability.wordsPerSentence.toFixed(1),
       ),
       ...figures.map(formula),
-      row(
-        'Hard words (Dale–Chall)',
-        'Different words not on the list of familiar words',
-        (x) => `${x.readability.hardWords.length}`,
-      ),
+      ...(this.all()
+        ? [
+            row(
+              'Hard words (Dale–Chall)',
+              'Different words not on the list of familiar words',
+              (x) => `${x.readability.hardWords.length}`,
+            ),
+            row('Objectives', 'Objectives that still have an item', (x) => `${x.objectivesKept.length}`),
+          ]
+        : []),
       row('Choices per item', '', (x) => (x.choicesPerItem === null ? '–' : x.choicesPerItem.toFixed(1))),
       row('Minutes, about', '90 words a minute, and each kind of item its own time', (x) => x.minutes.toFixed(0)),
-      row('Objectives', 'Objectives that still have an item', (x) => `${x.objectivesKept.length}`),
     ];
   });
 }

@@ -20,6 +20,7 @@ import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { holdsWords } from '../ui/holds-words';
 import { Notice } from '../ui/notice';
+import { FootBar } from '../ui/panes';
 import { Removal } from '../ui/removal';
 import { TypedAhead } from '../ui/typed-ahead';
 import { ImportClassList } from './import-class-list';
@@ -41,7 +42,7 @@ const COLUMNS = [
 /** The classes, groups and needs cards. */
 @Component({
   selector: 'lv-learners',
-  imports: [ButtonDirective, ImportClassList, InputText, LucideDynamicIcon, NeedsCardForm, TableModule],
+  imports: [ButtonDirective, FootBar, ImportClassList, InputText, LucideDynamicIcon, NeedsCardForm, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './learners.html',
   styleUrl: './learners.css',
@@ -116,7 +117,15 @@ export class Learners {
     };
   });
 
+  /** Which sheet is open on a narrow screen. */
+  protected readonly sheet = signal<string | null>(null);
+  protected readonly sheets = computed(() => [
+    { id: 'beside-parts', name: 'Classes and groups' },
+    ...this.cards().map((l) => ({ id: 'beside-card', name: l.name ? `Card of ${l.name}` : 'New learner' })),
+  ]);
+
   protected add(): void {
+    this.sheet.set('beside-card');
     this.fresh.set({ id: this.clock.newId(), name: '', ...NO_PERSON, needs: EMPTY_NEEDS });
     afterNextRender(
       () => this.ahead.into(this.host.nativeElement.querySelector('lv-needs-card input') ?? this.host.nativeElement),
@@ -129,6 +138,7 @@ export class Learners {
   protected open(id: string): void {
     this.fresh.set(null);
     this.chosen.set(id);
+    this.sheet.set('beside-card');
   }
 
   protected write(learnerId: string, { field, change }: Written): void {

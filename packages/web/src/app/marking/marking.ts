@@ -23,6 +23,7 @@ import {
   whereUsed,
 } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
+import { Splitter } from 'primeng/splitter';
 import { Textarea } from 'primeng/textarea';
 import { Clock } from '../platform/clock';
 import { MarkingActions } from '../store/actions';
@@ -35,6 +36,7 @@ import { Near } from '../ui/near';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
+import { FootBar, PANES_SAY, widthsKept } from '../ui/panes';
 import { SwatchMark } from '../ui/swatch';
 import { type Row, Rows } from './row';
 import { whenIn } from '../ui/when';
@@ -71,7 +73,18 @@ const ROWS = 6;
 /** Learners down, the master's items across: one column is one question, whoever had which wording. */
 @Component({
   selector: 'lv-marking',
-  imports: [ButtonDirective, LaidPage, LearnerBlockView, Near, NumberField, RouterLink, SwatchMark, Textarea],
+  imports: [
+    ButtonDirective,
+    FootBar,
+    LaidPage,
+    LearnerBlockView,
+    Near,
+    NumberField,
+    RouterLink,
+    Splitter,
+    SwatchMark,
+    Textarea,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './marking.html',
   styleUrl: './marking.css',
@@ -87,6 +100,14 @@ export class MarkingGrid {
   protected readonly legend = Object.values(SIGNS);
   protected readonly chosen = signal<{ row: number; column: number }>({ row: 0, column: 0 });
   protected readonly whole = signal(false);
+  protected readonly kept = widthsKept('marking', 2);
+  protected readonly say = PANES_SAY;
+  /** Which sheet is open on a narrow screen. */
+  protected readonly opened = signal<string | null>(null);
+  protected readonly sheets = computed(() => {
+    const r = this.row();
+    return r ? [{ id: 'beside-work', name: `${r.name}, ${this.called(r, this.chosen().column)}` }] : [];
+  });
 
   protected readonly ready = inject(Parts).hold(
     () => this.id() || null,

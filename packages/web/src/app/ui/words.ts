@@ -73,6 +73,7 @@ const PAUSE_MS = 500;
       line-height: inherit;
     }
     button {
+      min-height: 24px;
       cursor: text;
       overflow-wrap: anywhere;
     }
