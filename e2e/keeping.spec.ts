@@ -35,7 +35,7 @@ test('a backup goes out and comes in again, and a file that is none changes noth
   await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(page.getByText('Everything stays in this browser: 4 activities, 23 learners')).toBeVisible();
   await reload(page);
-  await page.getByRole('link', { name: 'Marking' }).click();
+  await page.getByRole('link', { name: 'Marking', exact: true }).click();
   await page.getByRole('link', { name: 'Rock-pool survey', exact: true }).click();
   await expect(page.getByRole('row', { name: /Jory/ })).toContainText('complete');
 });

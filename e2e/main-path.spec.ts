@@ -208,7 +208,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   ).toBeVisible();
 
   // The way back from an answer, after all this.
-  await page.getByRole('link', { name: 'Marking' }).click();
+  await page.getByRole('link', { name: 'Marking', exact: true }).click();
   await page.getByRole('link', { name: 'Feeding the hens', exact: true }).click();
   await cell('Brea K.', '1', 'right').click();
   await expect(page.getByText('master, revision 2')).toBeVisible();

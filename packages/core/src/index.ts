@@ -30,6 +30,7 @@ export { type Edit, Sheet } from './adjust/sheet';
 export { proposeHardWords } from './adjust/glossary';
 export { pictureIn } from './adjust/replace-picture';
 export { proposeWords } from './adjust/word-bank';
+export { type AskedObjective, askedObjectives } from './bank/asked';
 export { assetsHeld, assetsOfFamily, AssetUses, assetUses } from './bank/assets';
 export * from './bank/bank';
 export { type ObjectiveList, readCase, readObjectivesCsv } from './bank/objectives';

@@ -4,6 +4,7 @@ import { type Family, latest } from '../activity/family';
 import { demoWorkspace } from '../demo/index';
 import { Problem } from '../formats/problem';
 import { assetUses } from './assets';
+import { askedObjectives } from './asked';
 import { bankEntries, objectiveCoverage, pickFromBank, withPicked } from './bank';
 import { readCase, readObjectivesCsv } from './objectives';
 
@@ -23,6 +24,13 @@ describe('the bank', () => {
       subject: 'Maths and daily life',
       objective: 'Sort and name everyday goods',
     });
+  });
+
+  it('says once which objectives the activities ask for, and how often all together', () => {
+    const twice = askedObjectives([pool, { ...pool, id: 'other' }]);
+    const once = objectiveCoverage(latest(pool).content);
+    expect(twice.map((o) => [o.id, o.items])).toEqual(once.map((o) => [o.id, 2 * o.items]));
+    expect(twice[0]?.activities).toEqual(['Rock-pool survey', 'Rock-pool survey']);
   });
 
   it('pages and items go into another master with new ids, their places, objectives and sources', () => {

@@ -123,8 +123,10 @@ const THEME = 'lorvet-theme';
       @if (trouble.isThere()) {
         <lv-trouble />
       }
-      @if (packs.reading(); as name) {
-        <lv-progress class="reading" [what]="'Reading “' + name + '”'" (stopped)="packs.stop()" />
+      @defer (when packs.reading()) {
+        @if (packs.reading(); as name) {
+          <lv-progress class="reading" [what]="'Reading “' + name + '”'" (stopped)="packs.stop()" />
+        }
       }
       @if (isDrawn()) {
         <router-outlet />

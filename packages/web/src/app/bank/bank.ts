@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
+  askedObjectives,
   type BankEntry,
   type Content,
   type Family,
@@ -89,6 +90,10 @@ export class Bank {
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   protected readonly families = computed(() => this.work.familyHeads().map((f) => ({ id: f.id, title: f.title })));
+  /** Read only where the objectives are shown. */
+  protected readonly asked = computed(() =>
+    this.view() === 'objectives' ? askedObjectives(Object.values(this.work.families())) : [],
+  );
   protected readonly where = computed(() => this.target() ?? this.into() ?? '');
   protected readonly master = computed<Content | null>(() => {
     const family = this.work.families()[this.where()];

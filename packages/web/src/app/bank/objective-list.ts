@@ -1,6 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type ListedObjective, listOf, Problem, readCase, readObjectivesCsv } from '@lorvet/core';
+import {
+  type AskedObjective,
+  type Id,
+  type ListedObjective,
+  listOf,
+  Problem,
+  readCase,
+  readObjectivesCsv,
+} from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { textOf } from '../platform/files';
@@ -9,15 +17,36 @@ import { BringActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { Parts } from '../store/parts';
 import { FileButton } from '../ui/file-button';
+import { holdsWords } from '../ui/holds-words';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
+import { stillThere } from '../ui/table/still-there';
+import { TABLE } from '../ui/table/table';
+import { ProblemCard, type Wrong } from '../ui/problem';
 
-const MOST_SHOWN = 300;
+const COLUMNS = [
+  { field: 'code', name: 'Code' },
+  { field: 'text', name: 'Objective' },
+  { field: 'about', name: 'Subject, ages' },
+  { field: 'from', name: 'From' },
+  { field: 'items', name: 'Asked by' },
+] as const;
+
+interface Row {
+  readonly id: Id;
+  readonly code: string;
+  readonly text: string;
+  readonly about: string;
+  readonly from: string;
+  readonly items: number;
+  /** On the teacher's list; otherwise only named by activities. */
+  readonly isListed: boolean;
+}
 
 /** The teacher's list of objectives: typed, or taken from a CSV list or a CASE framework; with how often each is asked. */
 @Component({
   selector: 'lv-objective-list',
-  imports: [ButtonDirective, FileButton, InputText, LucideDynamicIcon],
+  imports: [ProblemCard, ButtonDirective, FileButton, InputText, LucideDynamicIcon, ...TABLE],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -39,36 +68,61 @@ const MOST_SHOWN = 300;
       <button pButton severity="secondary" type="submit"><svg lucideIcon="plus"></svg>Add</button>
     </form>
     @if (problem(); as p) {
-      <div class="card madder" role="alert">
-        <p>{{ p.message }}</p>
-        @for (d of p.details; track $index) {
-          <p class="small">{{ d }}</p>
-        }
-        <p class="small">Nothing was changed.</p>
-      </div>
+      <lv-problem [wrong]="p"><p class="small">Nothing was changed.</p></lv-problem>
     }
-    <table>
-      <thead>
+    <p-table
+      lvTable="objectives"
+      says="Objectives"
+      [rowHeight]="44"
+      [columns]="columns"
+      [value]="found()"
+      [(selection)]="several"
+    >
+      <ng-template #caption>
+        <div class="row">
+          <label class="row small"
+            >Find
+            <input
+              pInputText
+              #find
+              type="search"
+              maxlength="100"
+              placeholder="code, words, subject …"
+              [value]="sought()"
+              (input)="sought.set(find.value)"
+          /></label>
+          @if (several().length) {
+            @if (chosenOthers().length) {
+              <button pButton severity="secondary" type="button" (click)="keep(chosenOthers())">
+                Put {{ chosenOthers().length }} on the list
+              </button>
+            }
+            @if (chosenListed().length) {
+              <button pButton severity="secondary" type="button" (click)="dropSeveral()">
+                Take {{ chosenListed().length }} off the list
+              </button>
+            }
+            <button pButton severity="secondary" text type="button" (click)="several.set([])">Choose none</button>
+          }
+        </div>
+      </ng-template>
+      <ng-template #header let-shown
+        ><tr lvColumns [columns]="shown" [acts]="true" chosen="Choose all"></tr
+      ></ng-template>
+      <ng-template #body let-o let-shown="columns">
         <tr>
-          <th scope="col">Code</th>
-          <th scope="col">Objective</th>
-          <th scope="col">From</th>
-          <th scope="col">Asked by</th>
-          <td></td>
-        </tr>
-      </thead>
-      <tbody>
-        @for (o of shown(); track o.id) {
-          <tr>
-            <td>{{ o.code }}</td>
-            <td>
-              {{ o.text }} <small>{{ o.subject }}{{ o.subject && o.ages ? ', ' : '' }}{{ o.ages }}</small>
-            </td>
-            <td>
-              <small>{{ o.from || 'typed' }}</small>
-            </td>
-            <td>{{ o.items }} item{{ o.items === 1 ? '' : 's' }}</td>
-            <td>
+          <td class="tick"><p-tableCheckbox [value]="o" [ariaLabel]="'Choose ' + o.text" /></td>
+          @for (c of shown; track c.field) {
+            @if (c.field === 'items') {
+              <td>
+                <span class="tag" [class.madder]="!o.items">{{ o.items }} item{{ o.items === 1 ? '' : 's' }}</span>
+              </td>
+            } @else {
+              <td [class.small]="c.field === 'about' || c.field === 'from'">{{ o[c.field] }}</td>
+            }
+          }
+          <td>
+            @if (o.isListed) {
               <button
                 pButton
                 severity="secondary"
@@ -80,21 +134,30 @@ const MOST_SHOWN = 300;
               >
                 <svg lucideIcon="x"></svg>
               </button>
-            </td>
-          </tr>
-        } @empty {
-          <tr>
-            <td colspan="5" class="small">
-              No list yet. Type objectives, or take them from your authority’s file. On the Bench they can be chosen for
-              any activity.
-            </td>
-          </tr>
-        }
-      </tbody>
-    </table>
-    @if (list().length > shown().length) {
-      <p class="small">The first {{ shown().length }} of {{ list().length }}.</p>
-    }
+            } @else {
+              <button
+                pButton
+                severity="secondary"
+                type="button"
+                [attr.aria-label]="'Put on the list: ' + o.text"
+                (click)="keep([o])"
+              >
+                Put on the list
+              </button>
+            }
+          </td>
+        </tr>
+      </ng-template>
+      <ng-template #emptymessage
+        ><tr lvNone [span]="columns.length + 2">
+          {{
+            rows().length
+              ? 'No objective has these words.'
+              : 'No list yet. Type objectives, or take them from your authority’s file. On the Bench they can be chosen for any activity.'
+          }}
+        </tr></ng-template
+      >
+    </p-table>
   `,
   styles: `
     :host {
@@ -109,21 +172,6 @@ const MOST_SHOWN = 300;
     label:focus-within {
       outline: 3px solid var(--focus);
     }
-    table {
-      width: 100%;
-      border-collapse: collapse;
-    }
-    th,
-    td {
-      padding: 6px 8px 6px 0;
-      border-bottom: 1px solid var(--line);
-      text-align: left;
-      vertical-align: top;
-    }
-    th {
-      font-size: 13px;
-      color: var(--ink-2);
-    }
   `,
 })
 export class ObjectiveList {
@@ -131,23 +179,43 @@ export class ObjectiveList {
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
   private readonly removal = inject(Removal);
-  protected readonly problem = signal<{ message: string; details: readonly string[] } | null>(null);
-  private readonly uses = computed(() => {
-    const uses = new Map<string, number>();
-    for (const { asks } of this.work.familyHeads())
-      for (const [id, n] of Object.entries(asks)) uses.set(id, (uses.get(id) ?? 0) + n);
-    return uses;
-  });
+  protected readonly problem = signal<Wrong | null>(null);
+  /** What the activities ask for, whether or not it is on the list. */
+  readonly asked = input<readonly AskedObjective[]>([]);
   protected readonly list = computed(() => listOf(this.work.objectives()));
 
   constructor() {
     void inject(Parts).list('objectives');
   }
-  protected readonly shown = computed(() =>
-    this.list()
-      .slice(0, MOST_SHOWN)
-      .map((o) => ({ ...o, items: this.uses().get(o.id) ?? 0 })),
+  /** A list of its own: the table moves them in it. */
+  protected readonly columns = [...COLUMNS];
+  /** The list, and what activities ask for that is not on it. */
+  protected readonly rows = computed<Row[]>(() => {
+    const asked = new Map(this.asked().map((o) => [o.id, o]));
+    const listed = this.list();
+    const known = new Set(listed.map((o) => o.id));
+    const about = (o: { subject: string; ages: string }) => [o.subject, o.ages].filter(Boolean).join(', ');
+    return [
+      ...listed.map((o) => ({ ...o, about: about(o), from: o.from || 'typed', isListed: true })),
+      ...[...asked.values()]
+        .filter((o) => !known.has(o.id))
+        .map((o) => ({
+          id: o.id,
+          code: '',
+          text: o.text,
+          about: about(o),
+          from: o.activities.join(', '),
+          isListed: false,
+        })),
+    ].map((o) => ({ ...o, items: asked.get(o.id)?.items ?? 0 }));
+  });
+  protected readonly sought = signal('');
+  protected readonly found = computed(() =>
+    this.rows().filter((r) => holdsWords(this.sought(), r.code, r.text, r.about, r.from)),
   );
+  protected readonly several = stillThere(this.found);
+  protected readonly chosenListed = computed(() => this.several().filter((r) => r.isListed));
+  protected readonly chosenOthers = computed(() => this.several().filter((r) => !r.isListed));
 
   protected add(code: string, text: string): void {
     const words = text.trim();
@@ -188,6 +256,24 @@ export class ObjectiveList {
           : { message: 'This file could not be read.', details: [] },
       );
     }
+  }
+
+  /** With the id that the activities know them by: what asks for one asks for it still. */
+  protected keep(rows: readonly Row[]): void {
+    const asked = new Map(this.asked().map((o) => [o.id, o]));
+    const objectives = rows.map(({ id, text }): ListedObjective => {
+      const { subject = '', ages = '' } = asked.get(id) ?? {};
+      return { id, code: '', text, subject, ages, from: '' };
+    });
+    const label = objectives.length === 1 ? 'add an objective' : `${objectives.length} objectives`;
+    this.work.dispatch(BringActions.objectivesListed({ objectives, label }));
+  }
+
+  protected dropSeveral(): void {
+    void this.removal.several(
+      'objective',
+      this.chosenListed().map((r) => r.id),
+    );
   }
 
   protected drop(id: string): void {

@@ -2,18 +2,18 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
 import { WorkspaceStore } from '../store/workspace';
+import { Empty } from '../ui/empty';
 
 /** Opens the Bench where it was left, or on the first family. */
 @Component({
   selector: 'lv-bench-door',
-  imports: [ButtonDirective, RouterLink],
+  imports: [Empty, ButtonDirective, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="empty">
-      <h1>Nothing on the Bench</h1>
-      <p>A master comes first: an activity as you would give it to everybody. Versions are made on it here.</p>
-      <a pButton routerLink="/shelf">Begin one on the Shelf</a>
-    </div>
+    <lv-empty alone heading="Nothing on the Bench"
+      >A master comes first: an activity as you would give it to everybody. Versions are made on it here.
+      <a pButton routerLink="/shelf">Begin one on the Shelf</a></lv-empty
+    >
   `,
 })
 export class BenchDoor {

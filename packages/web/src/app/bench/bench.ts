@@ -15,11 +15,13 @@ import { PagePanel } from './page-panel';
 import { ReadyParts } from './ready-parts';
 import { VersionPage } from './version-page';
 import { VersionPanel } from './version-panel';
+import { Empty } from '../ui/empty';
 
 /** Where a master is written and its versions are made: the family, the pages, what can be done here. */
 @Component({
   selector: 'lv-bench',
   imports: [
+    Empty,
     ButtonDirective,
     FamilyStrip,
     FootBar,
@@ -88,17 +90,17 @@ import { VersionPanel } from './version-panel';
       <lv-foot-bar [list]="sheets()" about=".block.chosen" [(open)]="open" />
       <lv-ready-parts *lvSoon />
     } @else if (view.ready()) {
-      <div class="empty">
-        @if (damaged()) {
-          <h1>This activity cannot be read</h1>
-          <p>What is kept of it is damaged. It was set aside and is not lost: it may be mended there.</p>
-          <a pButton severity="secondary" routerLink="/keeping">See what was set aside</a>
-        } @else {
-          <h1>This family is not here</h1>
-          <p>It may have been removed. It waits under Keeping then, and can be put back.</p>
-          <a pButton severity="secondary" routerLink="/shelf">To the Shelf</a>
-        }
-      </div>
+      @if (damaged()) {
+        <lv-empty alone heading="This activity cannot be read"
+          >What is kept of it is damaged. It was set aside and is not lost: it may be mended there.
+          <a pButton severity="secondary" routerLink="/keeping">See what was set aside</a></lv-empty
+        >
+      } @else {
+        <lv-empty alone heading="This family is not here"
+          >It may have been removed. It waits under Keeping then, and can be put back.
+          <a pButton severity="secondary" routerLink="/shelf">To the Shelf</a></lv-empty
+        >
+      }
     }
   `,
   styles: `

@@ -19,6 +19,7 @@ import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Tree } from 'primeng/tree';
 import { SwatchMark } from '../ui/swatch';
+import { TreeNodeSays } from '../ui/tree-node-says';
 import { BenchView } from './bench-view';
 import { NewVersion } from './new-version';
 
@@ -35,7 +36,17 @@ interface Member {
 /** The family: the master and its versions as a tree, and what waits. */
 @Component({
   selector: 'lv-family-strip',
-  imports: [ButtonDirective, InputText, LucideDynamicIcon, NewVersion, PrimeTemplate, RouterLink, SwatchMark, Tree],
+  imports: [
+    ButtonDirective,
+    InputText,
+    LucideDynamicIcon,
+    NewVersion,
+    PrimeTemplate,
+    RouterLink,
+    SwatchMark,
+    Tree,
+    TreeNodeSays,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.family(); as family) {
@@ -47,14 +58,13 @@ interface Member {
         [metaKeySelection]="true"
         [(selection)]="chosen"
         [trackBy]="byKey"
-        [pt]="said"
         (onNodeSelect)="go($event.node)"
         (onNodeUnselect)="stay()"
         (onNodeCollapse)="turn($event.node, false)"
         (onNodeExpand)="turn($event.node, true)"
       >
         <ng-template pTemplate="default" let-n>
-          <span class="node">
+          <span class="node" [lvTreeNode]="n.parent?.children?.length ?? 1">
             <lv-swatch [swatch]="n.data.swatch" />
             <span
               ><strong>{{ n.data.name }}</strong
@@ -230,15 +240,6 @@ export class FamilyStrip {
   /** A new object each time: the part lets its own go when what is chosen is pressed again. */
   protected readonly chosen = linkedSignal<TreeNode | null>(() => ({ key: this.view.versionId() ?? MASTER }));
   protected readonly byKey = (_: number, node: TreeNode) => node.key;
-  /** How many stand beside each other: the part says how many stand under it. */
-  protected readonly said = {
-    node: ({ context }: { context: { node: TreeNode } }) => ({
-      'aria-setsize': context.node.parent?.children?.length ?? 1,
-      'aria-current': context.node.key === (this.view.versionId() ?? MASTER) ? 'page' : null,
-    }),
-    nodeToggleButton: { 'aria-hidden': 'true' },
-  };
-
   protected go(node: TreeNode): void {
     const id = node.key === MASTER ? [] : [node.key];
     void this.router.navigate(['/bench', this.view.familyId(), ...id]);

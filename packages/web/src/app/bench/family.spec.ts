@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { latest } from '@lorvet/core';
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
 import { DemoPlace } from '../testing/demo-place';
 import { FamilyStrip } from './family-strip';
 import { History } from './history';
@@ -10,9 +12,41 @@ describe('the strip of a family', () => {
 
   it('shows the tree with its changes and learners, and what waits', async () => {
     const place = await open('rock-pool');
+    const nodes = [...(place.fixture.nativeElement as HTMLElement).querySelectorAll('[role="treeitem"]')];
+    const said = ['aria-level', 'aria-posinset', 'aria-setsize', 'aria-selected', 'aria-label'];
+    expect(nodes.map((n) => said.map((a) => n.getAttribute(a)).join(' '))).toEqual([
+      '1 1 1 true Rock-pool survey, master · revision 3',
+      '2 1 3 false Supported, 10 changes · 4 learners',
+      '3 1 1 false Supported, Oriel, 3 more · 1 learner',
+      '2 2 3 false Core, 3 changes · 6 learners',
+      '2 3 3 false Extended, 3 changes · 3 learners',
+    ]);
     expect(place.text).toContain('Supported10 changes · 4 learners');
     expect(place.text).toContain('Supported, Oriel3 more · 1 learner');
     expect(place.text).toContain('2 to decide');
+  });
+
+  it('is walked with keys: down and up, folded up and unfolded, opened with Enter', async () => {
+    const place = await open('rock-pool');
+    const at = () => document.activeElement?.getAttribute('aria-label')?.split(',')[0];
+    const press = async (key: string) => {
+      document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key, code: key, bubbles: true }));
+      // The part moves the focus a moment later where it unfolds.
+      await new Promise((done) => setTimeout(done, 5));
+      await place.rest();
+    };
+    place.fixture.nativeElement.querySelector('[role="treeitem"][tabindex="0"]').focus();
+    await press('ArrowDown');
+    expect(at()).toBe('Supported');
+    await press('ArrowLeft');
+    expect(document.activeElement?.getAttribute('aria-expanded')).toBe('false');
+    await press('ArrowDown');
+    expect(at()).toBe('Core');
+    await press('Enter');
+    expect(TestBed.inject(Router).url).toBe('/bench/rock-pool/rp-core');
+    // Pressed again, it stays chosen.
+    await press('Enter');
+    expect(document.activeElement?.getAttribute('aria-selected')).toBe('true');
   });
 
   it('finds words once: in the master, and in versions that say it otherwise', async () => {

@@ -24,11 +24,12 @@ import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 import { BenchView } from './bench-view';
 import { Latest } from '../ui/latest';
+import { ProblemCard } from '../ui/problem';
 
 /** Recipes: run one on this version after seeing what it would do; keep this version's adjustments as one. */
 @Component({
   selector: 'lv-recipe-box',
-  imports: [ButtonDirective, DIALOG, FileButton, ...FOLD],
+  imports: [ProblemCard, ButtonDirective, DIALOG, FileButton, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button pButton severity="secondary" type="button" (click)="begin()">Recipes …</button>
@@ -60,12 +61,7 @@ import { Latest } from '../ui/latest';
             >
           </li>
           @if (wrong(); as w) {
-            <li class="card madder" role="alert">
-              <p>{{ w.message }}</p>
-              @for (d of w.details; track d) {
-                <p class="small">{{ d }}</p>
-              }
-            </li>
+            <li><lv-problem [wrong]="w" /></li>
           }
         </ul>
         @if (chosen(); as r) {

@@ -192,6 +192,11 @@ export class VersionPage {
     return nameOf(block, this.numbers().get(block.id) ?? this.basisNumbers().get(block.id) ?? 0);
   }
 
+  /** As the learner's sheet of the basis numbers it, said with whose it is. */
+  protected basisName(block: Block): string {
+    return `${this.basis()?.name ?? 'Master'}: ${nameOf(block, this.basisNumbers().get(block.id) ?? 0)}`;
+  }
+
   protected firstWords(block: Block): string {
     return wordsOf(block)[0]?.text ?? '';
   }

@@ -27,6 +27,8 @@ import { BringState } from './bring-state';
 import { isQuestion } from './brought';
 import { type As } from './review';
 import type { KeptAsset } from '../platform/storage/kept-asset';
+import { ProblemCard } from '../ui/problem';
+import { ProgressLine } from '../ui/progress';
 
 /** What a decision is turned into, on its button. */
 const TURNED: Readonly<Record<Audience, string>> = {
@@ -42,6 +44,8 @@ const SHOWN = 40;
 @Component({
   selector: 'lv-bring',
   imports: [
+    ProgressLine,
+    ProblemCard,
     ButtonDirective,
     CheckBox,
     FileButton,

@@ -4,7 +4,6 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { audienceOf, countHolders, countStates, coverage, type HandOut, handOutState, type Id } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
-import { TableModule } from 'primeng/table';
 import { Tooltip } from 'primeng/tooltip';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
@@ -14,10 +13,9 @@ import { WorkspaceStore } from '../store/workspace';
 import { afterDrawing } from '../ui/after-drawing';
 import { holdsWords } from '../ui/holds-words';
 import { Removal } from '../ui/removal';
+import { TABLE } from '../ui/table/table';
 import { whenIn } from '../ui/when';
-
-/** From here on only the rows that are seen are drawn. */
-const MANY = 200;
+import { Empty } from '../ui/empty';
 
 const COLUMNS = [
   { field: 'title', name: 'What' },
@@ -49,7 +47,7 @@ interface Row {
 /** What has been or will be given out. */
 @Component({
   selector: 'lv-hand-outs',
-  imports: [ButtonDirective, DIALOG, InputText, LucideDynamicIcon, RouterLink, TableModule, Tooltip],
+  imports: [Empty, ButtonDirective, DIALOG, InputText, LucideDynamicIcon, RouterLink, Tooltip, ...TABLE],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handouts.html',
   styleUrl: './handouts.css',
@@ -69,8 +67,8 @@ export class HandOuts {
   protected readonly heads = computed(() =>
     [...this.work.handOutHeads()].reverse().sort((a, b) => b.createdAt.localeCompare(a.createdAt)),
   );
-  protected readonly MANY = MANY;
-  protected readonly columns = COLUMNS;
+  /** A list of its own: the table moves them in it. */
+  protected readonly columns = [...COLUMNS];
   /** Not kept: a list that is short after a reload for words of yesterday would look as if things were lost. */
   protected readonly sought = signal('');
   protected readonly rows = computed<Row[]>(() => {

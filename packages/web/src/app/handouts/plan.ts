@@ -33,6 +33,7 @@ import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { NoRoom } from './no-room';
+import { Empty } from '../ui/empty';
 
 /** Where what a check names is put right. */
 type WayOut = 'suggest' | 'upkeep' | 'who' | 'how' | 'row' | 'bench' | 'card' | 'unused';
@@ -58,6 +59,7 @@ const WAYS_OUT: Readonly<Record<Check['code'], WayOut>> = {
 @Component({
   selector: 'lv-plan',
   imports: [
+    Empty,
     ButtonDirective,
     CheckBox,
     DateField,

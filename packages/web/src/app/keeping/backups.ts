@@ -11,6 +11,7 @@ import { Notice } from '../ui/notice';
 import { ProgressLine } from '../ui/progress';
 import { countsIn } from './counts';
 import { dayIn } from '../ui/when';
+import { ProblemCard } from '../ui/problem';
 
 interface Reading {
   readonly file: File;
@@ -21,7 +22,7 @@ interface Reading {
 /** The whole workspace out as a file, and in again. */
 @Component({
   selector: 'lv-backups',
-  imports: [ButtonDirective, FileButton, LucideDynamicIcon, ProgressLine],
+  imports: [ProblemCard, ButtonDirective, FileButton, LucideDynamicIcon, ProgressLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card">
@@ -43,18 +44,7 @@ interface Reading {
         ><svg lucideIcon="upload"></svg>Backup file</lv-file-button
       >
       @if (problem(); as p) {
-        <div class="card madder" role="alert">
-          <h3>{{ p.name }} cannot be restored</h3>
-          <p>{{ p.message }}</p>
-          @if (p.details.length) {
-            <ul class="problems small">
-              @for (d of p.details; track d) {
-                <li>{{ d }}</li>
-              }
-            </ul>
-          }
-          <p class="small">Nothing was changed.</p>
-        </div>
+        <lv-problem [wrong]="p"><p class="small">Nothing was changed.</p></lv-problem>
       }
       @if (reading(); as r) {
         <div class="card ochre">
@@ -139,7 +129,7 @@ export class Backups {
         error instanceof RefusedFile
           ? error.refused
           : { message: 'There was no room for it, or the browser refused it.', details: [] };
-      this.problem.set({ name: file.name, message, details });
+      this.problem.set({ name: `${file.name} cannot be restored`, message, details });
     }
   }
 }

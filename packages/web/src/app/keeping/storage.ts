@@ -8,14 +8,19 @@ import { BulkWork } from '../store/bulk-work';
 import { Clearing } from '../store/clearing';
 import { Ask } from '../ui/ask';
 import { Notice } from '../ui/notice';
-import { ProgressLine } from '../ui/progress';
+import { ProgressLine, Share } from '../ui/progress';
+import { TABLE } from '../ui/table/table';
 
-const SHOWN = 8;
+const COLUMNS = [
+  { field: 'name', name: 'File' },
+  { field: 'size', name: 'Size' },
+  { field: 'uses', name: 'Used' },
+] as const;
 
 /** How full the browser's storage is, what takes the room, and what nothing uses any more. */
 @Component({
   selector: 'lv-storage',
-  imports: [ButtonDirective, ProgressLine],
+  imports: [ButtonDirective, ProgressLine, Share, ...TABLE],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Room</h2>
@@ -28,7 +33,13 @@ const SHOWN = 8;
           >
         }
       </p>
-      <progress [value]="r.used" [max]="r.quota" aria-label="Storage in use"></progress>
+      <lv-share
+        class="wide"
+        of="Storage in use"
+        [says]="mb(r.used) + ' of ' + mb(r.quota)"
+        [done]="r.used"
+        [whole]="r.quota"
+      />
     }
     <p class="small">{{ promise() }}</p>
     @if (usage(); as u) {
@@ -36,24 +47,23 @@ const SHOWN = 8;
         {{ u.assets.length }} pictures, sounds and documents, {{ mb(bytes()) }}. Each is kept once, however often it is
         used.
       </p>
-      <table>
-        <thead>
+      <p-table
+        class="files"
+        lvTable="storage"
+        says="Files, the largest first"
+        [rowHeight]="38"
+        seen="320px"
+        [value]="files()"
+      >
+        <ng-template #header><tr lvColumns [columns]="columns"></tr></ng-template>
+        <ng-template #body let-a>
           <tr>
-            <th scope="col">Largest files</th>
-            <th scope="col">Size</th>
-            <th scope="col">Used</th>
+            <th scope="row">{{ a.name }}</th>
+            <td>{{ mb(a.size) }}</td>
+            <td>{{ a.uses ? a.uses + ' ×' : 'not any more' }}</td>
           </tr>
-        </thead>
-        <tbody>
-          @for (a of u.assets.slice(0, shown); track a.id) {
-            <tr>
-              <td>{{ a.name }}</td>
-              <td>{{ mb(a.size) }}</td>
-              <td>{{ a.uses ? a.uses + ' ×' : 'not any more' }}</td>
-            </tr>
-          }
-        </tbody>
-      </table>
+        </ng-template>
+      </p-table>
       <button pButton severity="secondary" type="button" [disabled]="!unused().length" (click)="clear()">
         {{
           unused().length
@@ -79,23 +89,16 @@ const SHOWN = 8;
       gap: 8px;
       justify-items: start;
     }
-    progress {
+    .wide {
       width: 100%;
       max-width: 420px;
-      accent-color: var(--accent);
     }
     .warn {
       color: var(--madder);
     }
-    table {
-      border-collapse: collapse;
-      font-size: 14px;
-    }
-    th,
-    td {
-      padding: 3px 18px 3px 0;
-      text-align: left;
-      border-bottom: 1px solid var(--line);
+    .files {
+      width: 100%;
+      max-width: 640px;
     }
   `,
 })
@@ -106,9 +109,11 @@ export class Storage {
   private readonly clearing = inject(Clearing);
   private readonly notice = inject(Notice);
   private readonly ask = inject(Ask);
-  protected readonly shown = SHOWN;
+  protected readonly columns = COLUMNS;
   protected readonly mb = megabytes;
   protected readonly usage = signal<Usage | null>(null);
+  /** The largest first, until the teacher sorts them. */
+  protected readonly files = computed(() => [...(this.usage()?.assets ?? [])].sort((a, b) => b.size - a.size));
   protected readonly looking = signal(false);
   protected readonly bytes = computed(() => (this.usage()?.assets ?? []).reduce((n, a) => n + a.size, 0));
   protected readonly unused = computed(() => (this.usage()?.assets ?? []).filter((a) => a.uses === 0));

@@ -8,11 +8,12 @@ import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
+import { ProblemCard, type Wrong } from '../ui/problem';
 
 /** Answers that a learner saved as a file while the browser could not keep them, taken in. */
 @Component({
   selector: 'lv-take-answers',
-  imports: [FileButton, LucideDynamicIcon],
+  imports: [ProblemCard, FileButton, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Answers from the desk</h2>
@@ -24,10 +25,7 @@ import { Notice } from '../ui/notice';
       ><svg lucideIcon="upload"></svg>File of answers</lv-file-button
     >
     @if (problem(); as p) {
-      <div class="card madder" role="alert">
-        <h3>{{ p.name }} cannot be taken in</h3>
-        <p>{{ p.message }}</p>
-      </div>
+      <lv-problem [wrong]="p" />
     }
   `,
   styles: `
@@ -43,7 +41,7 @@ export class TakeAnswers {
   private readonly parts = inject(Parts);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
-  protected readonly problem = signal<{ name: string; message: string } | null>(null);
+  protected readonly problem = signal<Wrong | null>(null);
 
   protected async take(file: File): Promise<void> {
     this.problem.set(null);
@@ -51,7 +49,7 @@ export class TakeAnswers {
       await this.takeIn(readAnswers(await textOf(file, 60)).copy);
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      this.problem.set({ name: file.name, message: error.message });
+      this.problem.set({ name: `${file.name} cannot be taken in`, message: error.message, details: error.details });
     }
   }
 

@@ -21,13 +21,22 @@ import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
+import { ProblemCard } from '../ui/problem';
+import { TABLE } from '../ui/table/table';
 
+const COLUMNS = [
+  { field: 'name', name: 'Name' },
+  { field: 'class', name: 'Class' },
+  { field: 'readingGrade', name: 'Reads at' },
+  { field: 'supports', name: 'Supports' },
+  { field: 'groups', name: 'Groups' },
+] as const;
 const MOST_BYTES = 5 * 1024 * 1024;
 
 /** Brings a class from a CSV list: columns mapped, every bad line named, nothing changed until it is taken. */
 @Component({
   selector: 'lv-import-class-list',
-  imports: [ButtonDirective, DIALOG, FileButton, InputText, LucideDynamicIcon, ...SELECT],
+  imports: [ButtonDirective, DIALOG, FileButton, InputText, LucideDynamicIcon, ProblemCard, ...SELECT, ...TABLE],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './import-class-list.html',
   styles: `
@@ -35,17 +44,6 @@ const MOST_BYTES = 5 * 1024 * 1024;
       display: grid;
       grid-template-columns: repeat(3, 1fr);
       gap: 8px;
-    }
-    table {
-      width: 100%;
-      border-collapse: collapse;
-      font-size: 14px;
-    }
-    th,
-    td {
-      padding: 3px 8px 3px 0;
-      text-align: left;
-      border-bottom: 1px solid var(--line);
     }
     .scroll {
       max-height: 190px;
@@ -61,6 +59,7 @@ export class ImportClassList {
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
+  protected readonly columns = COLUMNS;
   protected readonly fields = CLASS_FIELDS.map((field) => ({ field, label: CLASS_FIELD_LABELS[field] }));
   protected readonly table = signal<ClassTable | null>(null);
   protected readonly mapping = signal<Partial<Record<ClassField, number>>>({});

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { emptyWorkspace, listOf, PLAIN_COMFORT } from '@lorvet/core';
 import { DeskActions } from '../store/actions';
 import { DemoPlace } from '../testing/demo-place';
@@ -20,6 +20,7 @@ const groupsOf = (name: string) => {
 };
 
 describe('the learners', () => {
+  afterEach(() => localStorage.clear());
   beforeEach(async () => {
     place = await DemoPlace.open(Learners);
   });
@@ -32,6 +33,64 @@ describe('the learners', () => {
     expect(place.text).toContain('Nobody here has these words.');
     place = await DemoPlace.open(Learners);
     expect(names()).toEqual(all);
+  });
+
+  it('several are put into a group together, which one undo takes back; who is out of sight is chosen no more', async () => {
+    await place.check('Choose Kerra L.');
+    await place.check('Choose Talan E.');
+    expect(place.text).toContain('2 chosen');
+    await place.write('Find', 'kestrel');
+    expect(place.text).toContain('1 chosen');
+    await place.write('Find', '');
+    await place.check('Choose Kerra L.');
+    await place.choose('Put them into a group', 'Curlews');
+    expect([groupsOf('Kerra L.'), groupsOf('Talan E.')].map((g) => g.includes('Curlews'))).toEqual([true, true]);
+    await place.undo();
+    await place.rest();
+    expect([...groupsOf('Kerra L.'), ...groupsOf('Talan E.')]).not.toContain('Curlews');
+  });
+
+  it('are sorted by any column, kept as they were left; what another program left under that name does no harm', async () => {
+    const head = (name: string) =>
+      [...host().querySelectorAll<HTMLElement>('thead th')].find((e) => e.textContent?.trim().startsWith(name));
+    head('Reads at')?.click();
+    await place.rest();
+    // Without the hand that drags: one place to the left.
+    head('Reads at')?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowLeft', altKey: true, bubbles: true }));
+    await place.rest();
+    const heads = () => [...host().querySelectorAll('thead th')].map((e) => e.textContent?.trim());
+    expect(heads()).toEqual(['', 'Name', 'Reads at', 'Class', 'The needs card says', 'Groups']);
+    expect(host().querySelector('tbody tr')?.textContent).toMatch(/^\s*Corin B\.–Heron class/);
+    const sorted = names();
+    expect(sorted).not.toEqual([...sorted].sort());
+    place = await DemoPlace.open(Learners);
+    expect(names()).toEqual(sorted);
+    expect(heads()[2]).toBe('Reads at');
+    localStorage.setItem('lorvet-learners', '{"sortField":');
+    place = await DemoPlace.open(Learners);
+    expect(names()).toHaveLength(23);
+    expect(localStorage.getItem('lorvet-learners')).toBeNull();
+  });
+
+  it('of many, only the rows in sight are drawn, and all of them are found', async () => {
+    const many = { ...place.work.people().learners[0], name: '' };
+    place = await DemoPlace.open(Learners, {
+      change: (w) => ({
+        ...w,
+        learners: Object.fromEntries(
+          Array.from({ length: 201 }, (_, i) => [`m${i}`, { ...many, id: `m${i}`, name: `Learner ${i}` }]),
+        ) as typeof w.learners,
+        classes: {},
+        groups: {},
+        handOuts: {},
+        frozen: {},
+        copies: {},
+        markings: {},
+      }),
+    });
+    expect(names().length).toBeLessThan(201);
+    await place.write('Find', 'Learner 200');
+    expect(names()).toEqual(['Learner 200']);
   });
 
   it('stand by class and name; a class or a group shows its own', async () => {

@@ -14,7 +14,6 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { EMPTY_NEEDS, type Group, type Learner, NO_PERSON, type SchoolClass } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
-import { TableModule } from 'primeng/table';
 import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
@@ -22,14 +21,14 @@ import { holdsWords } from '../ui/holds-words';
 import { Notice } from '../ui/notice';
 import { FootBar } from '../ui/panes';
 import { Removal } from '../ui/removal';
+import { SELECT } from '../ui/controls/select';
+import { stillThere } from '../ui/table/still-there';
+import { TABLE } from '../ui/table/table';
 import { TypedAhead } from '../ui/typed-ahead';
 import { ImportClassList } from './import-class-list';
 import { withChange } from './card-fields';
 import { NeedsCardForm, type Placed, type Written } from './needs-card';
-
-/** From here on only the rows that are seen are drawn, each this high in pixels. */
-const MANY = 200;
-const ROW = 36;
+import { Empty } from '../ui/empty';
 
 const COLUMNS = [
   { field: 'name', name: 'Name' },
@@ -39,10 +38,29 @@ const COLUMNS = [
   { field: 'groups', name: 'Groups' },
 ] as const;
 
+interface Row {
+  readonly id: string;
+  readonly name: string;
+  readonly class: string;
+  readonly grade: number | null;
+  readonly groups: string;
+  readonly says: string;
+}
+
 /** The classes, groups and needs cards. */
 @Component({
   selector: 'lv-learners',
-  imports: [ButtonDirective, FootBar, ImportClassList, InputText, LucideDynamicIcon, NeedsCardForm, TableModule],
+  imports: [
+    Empty,
+    ButtonDirective,
+    FootBar,
+    ImportClassList,
+    InputText,
+    LucideDynamicIcon,
+    NeedsCardForm,
+    ...SELECT,
+    ...TABLE,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './learners.html',
   styleUrl: './learners.css',
@@ -57,9 +75,8 @@ export class Learners {
   private readonly injector = inject(Injector);
   protected readonly people = this.work.people;
   protected readonly part = signal<string>('');
-  protected readonly MANY = MANY;
-  protected readonly ROW = ROW;
-  protected readonly columns = COLUMNS;
+  /** A list of its own: the table moves them in it. */
+  protected readonly columns = [...COLUMNS];
   /** The learner whose card is to be open: the address says it. */
   readonly learner = input<string>();
   protected readonly chosen = linkedSignal<string | null>(() => this.learner() ?? null);
@@ -71,7 +88,7 @@ export class Learners {
     () => [...this.people().classes, ...this.people().groups].find((p) => p.id === this.part()) ?? null,
   );
   protected readonly isGroup = computed(() => this.people().groups.some((g) => g.id === this.part()));
-  protected readonly rows = computed(() => {
+  protected readonly rows = computed<Row[]>(() => {
     const { learners, classes, groups } = this.people();
     const part = this.shownPart();
     return learners
@@ -100,6 +117,7 @@ export class Learners {
   protected readonly found = computed(() =>
     this.rows().filter((r) => holdsWords(this.sought(), r.name, r.class, r.says, r.groups)),
   );
+  protected readonly several = stillThere(this.found);
   private readonly card = computed(
     () => this.fresh() ?? this.people().learners.find((l) => l.id === this.chosen()) ?? null,
   );
@@ -153,13 +171,30 @@ export class Learners {
   protected place(learnerId: string, placed: Placed): void {
     const fresh = this.fresh();
     if (fresh?.id === learnerId) this.keepFresh(fresh);
-    this.work.dispatch(LearnersActions.learnerPlaced({ learnerId, ...placed }));
+    this.work.dispatch(LearnersActions.learnersPlaced({ learnerIds: [learnerId], ...placed }));
   }
 
   /** A card that goes with something on it that cannot be kept: it stands there again when the card is opened. */
   protected leftOut(learnerId: string, why: string): void {
     const learner = this.people().learners.find((l) => l.id === learnerId);
     if (learner) this.notice.cannot(`On the card of ${learner.name}: ${why} It waits there until you mend it.`);
+  }
+
+  protected intoClass(classId: string): void {
+    const learnerIds = this.several().map((r) => r.id);
+    this.work.dispatch(LearnersActions.learnersPlaced({ learnerIds, classId }));
+    this.notice.done(`${this.nameOf(classId)}: ${learnerIds.length} put in`, 'One undo takes it back.');
+  }
+
+  protected intoGroup(groupId: string): void {
+    const learnerIds = this.several().map((r) => r.id);
+    this.work.dispatch(LearnersActions.learnersPlaced({ learnerIds, groupId, isIn: true }));
+    this.notice.done(`${this.nameOf(groupId)}: ${learnerIds.length} put in`, 'One undo takes it back.');
+  }
+
+  private nameOf(id: string): string {
+    const { classes, groups } = this.people();
+    return [...classes, ...groups].find((p) => p.id === id)?.name ?? '';
   }
 
   /** With the first thing that is written on a new card, there is a learner. */

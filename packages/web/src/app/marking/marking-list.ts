@@ -2,13 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { countHolders, countStates, stateNow } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
-import { TableModule } from 'primeng/table';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
+import { TABLE } from '../ui/table/table';
 import { whenIn } from '../ui/when';
-
-/** From here on only the rows that are seen are drawn. */
-const MANY = 200;
+import { Empty } from '../ui/empty';
 
 const COLUMNS = [
   { field: 'title', name: 'Work' },
@@ -22,53 +20,57 @@ const COLUMNS = [
 /** All that was given out, and how far it is. */
 @Component({
   selector: 'lv-marking-list',
-  imports: [ButtonDirective, RouterLink, TableModule],
+  imports: [Empty, ButtonDirective, RouterLink, ...TABLE],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page">
       <h1>Marking</h1>
       @if (rows().length) {
         <p-table
+          lvTable="marking"
+          says="Work to mark"
+          [rowHeight]="51"
+          seen="78vh"
+          [columns]="columns"
           [value]="rows()"
-          dataKey="id"
-          stateKey="lorvet-marking"
-          stateStorage="local"
-          [reorderableColumns]="true"
-          [scrollable]="true"
-          [scrollHeight]="rows().length > MANY ? '78vh' : ''"
-          [virtualScroll]="rows().length > MANY"
-          [virtualScrollItemSize]="51"
         >
-          <ng-template #header>
+          <ng-template #header let-shown><tr lvColumns [columns]="shown" [acts]="true"></tr></ng-template>
+          <ng-template #body let-r let-shown="columns">
             <tr>
-              @for (c of columns; track c.field) {
-                <th scope="col" [pSortableColumn]="c.field" pReorderableColumn>
-                  {{ c.name }}<p-sortIcon [field]="c.field" />
-                </th>
+              @for (c of shown; track c.field) {
+                @switch (c.field) {
+                  @case ('title') {
+                    <th scope="row">
+                      <a [routerLink]="['/marking', r.id]">{{ r.title }}</a>
+                    </th>
+                  }
+                  @case ('dueAt') {
+                    <td>{{ r.due }}</td>
+                  }
+                  @case ('learners') {
+                    <td>{{ r.learners }} learners</td>
+                  }
+                  @case ('submitted') {
+                    <td>
+                      @if (r.submitted) {
+                        <span class="tag ochre">{{ r.submitted }} submitted</span>
+                      }
+                    </td>
+                  }
+                  @case ('atWork') {
+                    <td>
+                      {{ r.atWork || '' }}<small>{{ r.rest }}</small>
+                    </td>
+                  }
+                  @case ('complete') {
+                    <td>
+                      @if (r.complete) {
+                        <span class="tag moss">{{ r.complete }} complete</span>
+                      }
+                    </td>
+                  }
+                }
               }
-              <th scope="col"><span class="sr">Actions</span></th>
-            </tr>
-          </ng-template>
-          <ng-template #body let-r>
-            <tr>
-              <th scope="row">
-                <a [routerLink]="['/marking', r.id]">{{ r.title }}</a>
-              </th>
-              <td>{{ r.due }}</td>
-              <td>{{ r.learners }} learners</td>
-              <td>
-                @if (r.submitted) {
-                  <span class="tag ochre">{{ r.submitted }} submitted</span>
-                }
-              </td>
-              <td>
-                {{ r.atWork || '' }}<small>{{ r.rest }}</small>
-              </td>
-              <td>
-                @if (r.complete) {
-                  <span class="tag moss">{{ r.complete }} complete</span>
-                }
-              </td>
               <td class="act">
                 @if (r.submitted) {
                   <a
@@ -91,14 +93,10 @@ const COLUMNS = [
           </ng-template>
         </p-table>
       } @else {
-        <div class="empty">
-          <h2>No work yet</h2>
-          <p>
-            Once something is given out, its work stands here: all learners on the same questions, whichever version
-            they had.
-          </p>
-          <a pButton routerLink="/hand-outs">To the hand-outs</a>
-        </div>
+        <lv-empty heading="No work yet"
+          >Once something is given out, its work stands here: all learners on the same questions, whichever version they
+          had. <a pButton routerLink="/hand-outs">To the hand-outs</a></lv-empty
+        >
       }
     </div>
   `,
@@ -134,8 +132,8 @@ export class MarkingList {
       .reverse()
       .sort((a, b) => (b.givenAt ?? '').localeCompare(a.givenAt ?? '')),
   );
-  protected readonly MANY = MANY;
-  protected readonly columns = COLUMNS;
+  /** A list of its own: the table moves them in it. */
+  protected readonly columns = [...COLUMNS];
   /** What waits to be looked at first, then the newest. */
   protected readonly rows = computed(() => {
     const now = this.clock.local();

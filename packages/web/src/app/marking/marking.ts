@@ -40,6 +40,7 @@ import { FootBar, PANES_SAY, widthsKept } from '../ui/panes';
 import { SwatchMark } from '../ui/swatch';
 import { type Row, Rows } from './row';
 import { whenIn } from '../ui/when';
+import { Empty } from '../ui/empty';
 
 const SIGNS: Record<Verdict | 'absent', { readonly sign: string; readonly says: string }> = {
   right: { sign: '✓', says: 'right' },
@@ -74,6 +75,7 @@ const ROWS = 6;
 @Component({
   selector: 'lv-marking',
   imports: [
+    Empty,
     ButtonDirective,
     FootBar,
     LaidPage,

@@ -21,6 +21,8 @@ import { Removal } from '../ui/removal';
 import { SwatchMark } from '../ui/swatch';
 import { duplicateFamily, newFamily } from './new-family';
 import { dayIn } from '../ui/when';
+import { Empty } from '../ui/empty';
+import { ProblemCard } from '../ui/problem';
 
 /** So many come at once. */
 const CARDS = 6;
@@ -29,6 +31,8 @@ const CARDS = 6;
 @Component({
   selector: 'lv-shelf',
   imports: [
+    ProblemCard,
+    Empty,
     ButtonDirective,
     DIALOG,
     FileButton,

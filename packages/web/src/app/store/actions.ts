@@ -101,7 +101,10 @@ export const LearnersActions = createActionGroup({
       field: string;
       label: string;
     }>(),
-    'Learner placed': props<{ learnerId: Id; classId: Id | null } | { learnerId: Id; groupId: Id; isIn: boolean }>(),
+    /** One or several into a class, or into or out of a group. */
+    'Learners placed': props<
+      { learnerIds: readonly Id[] } & ({ classId: Id | null } | { groupId: Id; isIn: boolean })
+    >(),
     'Learner saved': props<{ learner: Learner; classId: Id | null; groupIds: readonly Id[]; label: string }>(),
     'Class saved': props<{ schoolClass: SchoolClass }>(),
     'Group saved': props<{ group: Group }>(),

@@ -78,23 +78,27 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: (a) => a.label,
     mergeKey: (a) => `card ${a.learnerId} ${a.field}`,
   }),
-  edit(LearnersActions.learnerPlaced, {
+  edit(LearnersActions.learnersPlaced, {
     run: (doc, placed) => {
-      const { learnerId } = placed;
-      if ('groupId' in placed) {
-        const group = doc.groups[placed.groupId];
-        if (!group || group.learnerIds.includes(learnerId) === placed.isIn) return;
-        if (placed.isIn) group.learnerIds.push(learnerId);
-        else group.learnerIds = without(group.learnerIds, learnerId);
-        return;
-      }
-      for (const c of Object.values(doc.classes)) {
-        const isHere = c.learnerIds.includes(learnerId);
-        if (isHere && c.id !== placed.classId) c.learnerIds = without(c.learnerIds, learnerId);
-        if (!isHere && c.id === placed.classId) c.learnerIds.push(learnerId);
+      for (const id of placed.learnerIds.filter((x) => doc.learners[x])) {
+        if ('groupId' in placed) {
+          const group = doc.groups[placed.groupId];
+          if (!group || group.learnerIds.includes(id) === placed.isIn) continue;
+          if (placed.isIn) group.learnerIds.push(id);
+          else group.learnerIds = without(group.learnerIds, id);
+          continue;
+        }
+        for (const c of Object.values(doc.classes)) {
+          const isHere = c.learnerIds.includes(id);
+          if (isHere && c.id !== placed.classId) c.learnerIds = without(c.learnerIds, id);
+          if (!isHere && c.id === placed.classId) c.learnerIds.push(id);
+        }
       }
     },
-    label: (a) => ('groupId' in a ? 'group of a learner' : 'class of a learner'),
+    label: (a) => {
+      const who = a.learnerIds.length === 1 ? 'a learner' : `${a.learnerIds.length} learners`;
+      return 'groupId' in a ? `group of ${who}` : `class of ${who}`;
+    },
   }),
   edit(LearnersActions.classSaved, {
     run: (doc, { schoolClass }) => put(doc, 'classes', schoolClass),

@@ -2,6 +2,7 @@ import { Component, ChangeDetectionStrategy, effect, ElementRef, inject, input, 
 import { LucideDynamicIcon } from '@lucide/angular';
 import { ButtonDirective } from 'primeng/button';
 import { z } from 'zod';
+import { keptOrLetGo } from './kept-or-let-go';
 
 /** What the handle between two panes of a splitter says of itself: the part leaves it without a name. */
 export const PANES_SAY = {
@@ -16,15 +17,7 @@ export const PANES_SAY = {
  * @param panes how many there are
  */
 export function widthsKept(place: string, panes: number): string {
-  const key = `lorvet-panes-${place}`;
-  const widths = z.array(z.number().min(5).max(95)).length(panes);
-  try {
-    const kept = localStorage.getItem(key);
-    if (kept !== null && !widths.safeParse(JSON.parse(kept)).success) localStorage.removeItem(key);
-  } catch {
-    localStorage.removeItem(key);
-  }
-  return key;
+  return keptOrLetGo(`lorvet-panes-${place}`, z.array(z.number().min(5).max(95)).length(panes));
 }
 
 export interface Beside {

@@ -1,26 +1,51 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
+import { ProgressBar } from 'primeng/progressbar';
+
+/** How much of a whole: `<lv-share of="Storage in use" says="3 MB of 2 GB" [done]="3" [whole]="2000" />`. */
+@Component({
+  selector: 'lv-share',
+  imports: [ProgressBar],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<p-progressbar
+    [value]="percent()"
+    [showValue]="false"
+    [attr.aria-label]="of()"
+    [attr.aria-valuetext]="says()"
+  />`,
+  styles: `
+    :host {
+      display: block;
+      width: 220px;
+    }
+  `,
+})
+export class Share {
+  /** What it is a share of, as it is read out. */
+  readonly of = input.required<string>();
+  readonly says = input.required<string>();
+  readonly done = input.required<number>();
+  readonly whole = input.required<number>();
+  /** In whole percent. */
+  protected readonly percent = computed(() =>
+    this.whole() > 0 ? Math.min(100, Math.round((100 * this.done()) / this.whole())) : 0,
+  );
+}
 
 /** How far long work is, with a way to stop it. */
 @Component({
   selector: 'lv-progress',
-  imports: [ButtonDirective],
+  imports: [ButtonDirective, Share],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="row" role="status">
       <span>{{ what() }} …</span>
       @if (of() > 0) {
-        <progress [value]="done()" [max]="of()" [attr.aria-label]="what()"></progress>
+        <lv-share [of]="what()" [says]="done() + ' of ' + of()" [done]="done()" [whole]="of()" />
         <span class="small">{{ done() }} of {{ of() }}</span>
       }
       <button pButton severity="secondary" type="button" (click)="stopped.emit()">Stop</button>
     </p>
-  `,
-  styles: `
-    progress {
-      width: 220px;
-      accent-color: var(--accent);
-    }
   `,
 })
 export class ProgressLine {

@@ -32,6 +32,22 @@ export class Removal {
     return true;
   }
 
+  /** Of one kind, asked once: each waits under Keeping by itself. */
+  async several(what: Exclude<Removed['what'], 'version'>, ids: readonly Id[]): Promise<boolean> {
+    const [first] = ids;
+    if (ids.length < 2) return first !== undefined && (await this.remove(what, first));
+    const many = `${ids.length} ${NAMES[what]}s`;
+    const isSure = await this.ask.sure({
+      title: `Remove ${many}?`,
+      says: 'Each waits under Keeping, and comes back from there whole.',
+      yes: `Remove the ${many}`,
+    });
+    if (!isSure) return false;
+    for (const id of ids) await this.removing.remove(what, id);
+    this.notice.done(`${many} were removed`, 'Undo brings them back one by one now, Keeping later.');
+    return true;
+  }
+
   async removeVersion(family: Family, version: Version, heirs: Heirs): Promise<boolean> {
     const asked = this.removing.askedVersion(family, version, heirs);
     if (!(await this.sure('version', asked))) return false;

@@ -49,6 +49,7 @@ let made = 0;
       [autoOptionFocus]="false"
       (onChange)="choose($event.value)"
       (onBlur)="touched()"
+      [pt]="said"
     />
   `,
   styleUrl: './field.css',
@@ -70,6 +71,8 @@ export class SelectField<T> extends OfForm<T> {
   readonly disabled = input(false, { transform: booleanAttribute });
   readonly chosen = output<T>();
 
+  /** What opens the list is the field itself: its mark is for the eye only. */
+  protected readonly said = { dropdown: { role: 'presentation', 'aria-hidden': 'true' } };
   protected readonly id = `select-${++made}`;
   protected readonly shown = controlled(
     computed(() => (this.value() === undefined ? this.written() : this.value())),
