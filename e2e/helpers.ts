@@ -102,7 +102,7 @@ export async function rewrite(scope: Locator, label: string | RegExp, text: stri
 
 /** Until a place stands: its heading is there, and nothing has come or gone for a while. */
 export async function stands(page: Page): Promise<void> {
-  await page.locator('h1, h2, h3').first().waitFor();
+  await page.locator('h1:visible, h2:visible, h3:visible').first().waitFor();
   await page.evaluate(
     () =>
       new Promise<void>((done) => {

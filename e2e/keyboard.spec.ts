@@ -52,12 +52,12 @@ test('the whole path with the keyboard only', async ({ page }) => {
   await page.keyboard.press('Control+Enter');
 
   // Moved by keys, and back by undo.
-  const last = page.getByRole('group', { name: 'Question 2, long text' });
+  const last = page.getByRole('group', { name: 'Question 2, long text', exact: true });
   await expect(button('Question: Tell of a crossing.')).toBeFocused();
   await page.keyboard.press('Shift+Tab');
   await expect(last).toBeFocused();
   await page.keyboard.press('Alt+ArrowUp');
-  await expect(page.getByRole('group', { name: 'Question 1, long text' })).toBeFocused();
+  await expect(page.getByRole('group', { name: 'Question 1, long text', exact: true })).toBeFocused();
   await page.keyboard.press('Control+Z');
   await expect(last).toBeVisible();
   await press(page, button('Save as revision 2'));
@@ -73,13 +73,13 @@ test('the whole path with the keyboard only', async ({ page }) => {
   await page.keyboard.type('The boat goes over the bay at nine and at noon.');
   await page.keyboard.press('Control+Enter');
   await expect(page.getByText('reworded', { exact: true })).toBeVisible();
-  await tabTo(page, page.getByRole('group', { name: 'Question 2, long text' }));
+  await tabTo(page, page.getByRole('group', { name: 'Question 2, long text', exact: true }));
   await page.keyboard.press('Delete');
   await expect(page.getByText('left out', { exact: true })).toBeVisible();
   await press(page, button('New version'));
   await press(page, button('Make the version'));
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Core');
-  await tabTo(page, page.getByRole('group', { name: 'Question 1, short text' }));
+  await tabTo(page, page.getByRole('group', { name: 'Question 1, short text', exact: true }));
   await type(page, page.getByLabel('Hint', { exact: true }), 'Look at the first line.');
   await page.keyboard.press('Tab');
   await expect(page.getByText('hint added', { exact: true })).toBeVisible();

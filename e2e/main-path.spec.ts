@@ -32,16 +32,16 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.getByRole('textbox', { name: 'Text' }).fill('The hens scratch in the yard all day and look for seeds.');
   await addBlock(page, 'Single choice');
   await page.getByRole('textbox', { name: 'Question' }).fill('What do hens look for?');
-  const choice = page.getByRole('group', { name: 'Question 1, single choice' });
+  const choice = page.getByRole('group', { name: 'Question 1, single choice', exact: true });
   for (const [i, text] of ['Seeds', 'Stones', 'Shoes'].entries()) await rewrite(choice, `Choice ${i + 1}: empty`, text);
   await choice.getByRole('radio', { name: 'Key: Seeds' }).check();
   await addBlock(page, 'Short text');
   await page.getByRole('textbox', { name: 'Question' }).fill('Where do the hens scratch?');
-  const short = page.getByRole('group', { name: 'Question 2, short text' });
+  const short = page.getByRole('group', { name: 'Question 2, short text', exact: true });
   await short.getByRole('textbox', { name: /^Key/ }).fill('yard / in the yard');
   await addBlock(page, 'Number');
   await page.getByRole('textbox', { name: 'Question' }).fill('Three hens lay two eggs each. How many eggs is that?');
-  const number = page.getByRole('group', { name: 'Question 3, number' });
+  const number = page.getByRole('group', { name: 'Question 3, number', exact: true });
   await number.getByRole('textbox', { name: 'Key: the right number' }).fill('6');
   await number.getByRole('textbox', { name: 'Unit' }).fill('eggs');
   await number.getByRole('textbox', { name: 'Unit' }).press('Tab');
@@ -61,7 +61,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await expect(page.getByText('reworded', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Leave out choice Shoes' }).click();
   await expect(page.getByText('3 → 2')).toBeVisible();
-  const counting = page.getByRole('group', { name: 'Question 3, number' });
+  const counting = page.getByRole('group', { name: 'Question 3, number', exact: true });
   await counting.focus();
   await counting.press('Delete');
   await expect(page.getByText('left out', { exact: true })).toBeVisible();
@@ -74,7 +74,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.getByLabel('Name', { exact: true }).last().fill('Extended');
   await page.getByRole('button', { name: 'Make the version' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Extended');
-  await page.getByRole('group', { name: 'Question 3, number' }).focus();
+  await page.getByRole('group', { name: 'Question 3, number', exact: true }).focus();
   await choose(page.getByRole('button', { name: 'Add after this' }), 'Long text');
   await page.getByRole('textbox', { name: 'Question' }).fill('Why do hens scratch the ground? Explain.');
   await page.getByRole('textbox', { name: 'Question' }).press('Control+Enter');

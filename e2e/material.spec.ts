@@ -220,7 +220,7 @@ test('several pictures, each a page to answer on; a large photograph is made sma
     .evaluate((e) => [(e as HTMLImageElement).naturalWidth, (e as HTMLImageElement).naturalHeight]);
   expect(size).toEqual([1800, 1350]);
   await drawOn(page, page.locator('lv-rect-board .board').last(), 0.1, 0.85, 0.3, 0.06);
-  const block = page.getByRole('group', { name: 'Question 1, short text' });
+  const block = page.getByRole('group', { name: 'Question 1, short text', exact: true });
   await block.getByRole('button', { name: /^Question: empty/ }).click();
   await page.getByRole('textbox', { name: 'Question' }).fill('What colour is the boat?');
   await block.getByRole('textbox', { name: /^Key/ }).fill('red');
@@ -248,7 +248,9 @@ test('a Markdown file is dropped on the page, and its table, list and questions 
   await take(page, 'Shadows at noon');
   await expect(page.getByRole('heading', { name: 'Shadows at noon' }).first()).toBeVisible();
   await expect(page.getByRole('cell', { name: '30 cm' })).toBeVisible();
-  await expect(page.getByRole('group', { name: 'Question 2, single choice' })).toContainText('Light that is stopped');
+  await expect(page.getByRole('group', { name: 'Question 2, single choice', exact: true })).toContainText(
+    'Light that is stopped',
+  );
 });
 
 test('a CSV list with its columns mapped and every bad line named', async ({ page }) => {

@@ -5,7 +5,7 @@ import { Splitter } from 'primeng/splitter';
 import { FamilyStrip } from './family-strip';
 import { afterDrawing } from '../ui/after-drawing';
 import { Commands } from '../ui/commands';
-import { FootBar, PANES_SAY, widthsKept } from '../ui/panes';
+import { FootBar, Panes } from '../ui/panes';
 import { Soon } from '../ui/soon';
 import { BenchView } from './bench-view';
 import { type Doing, DOINGS } from './doings';
@@ -28,6 +28,7 @@ import { Empty } from '../ui/empty';
     MasterPage,
     MasterPanel,
     PagePanel,
+    Panes,
     ReadyParts,
     RouterLink,
     Soon,
@@ -39,15 +40,7 @@ import { Empty } from '../ui/empty';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.family()) {
-      <p-splitter
-        class="panes"
-        [stateKey]="kept"
-        stateStorage="local"
-        [panelSizes]="[20, 58, 22]"
-        [gutterSize]="4"
-        [step]="24"
-        [pt]="say"
-      >
+      <p-splitter lvPanes="bench" panes="3" [names]="names" [panelSizes]="[20, 58, 22]">
         <ng-template #panel>
           @if (beside()) {
             <lv-family-strip
@@ -121,8 +114,7 @@ export class Bench {
   protected readonly view = inject(BenchView);
   /** What stands on both sides of the page is drawn after it: a large family opens in two steps. */
   protected readonly beside = afterDrawing(signal(true), false);
-  protected readonly kept = widthsKept('bench', 3);
-  protected readonly say = PANES_SAY;
+  protected readonly names = ['Width of the family', 'Width of what can be done'];
   /** Which sheet is open on a narrow screen. */
   protected readonly open = signal<string | null>(null);
   protected readonly here = computed(() => {

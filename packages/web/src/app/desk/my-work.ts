@@ -1,12 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import type { CopyState } from '@lorvet/core';
+import { answerIsEmpty, type CopyState } from '@lorvet/core';
+import { Clock } from '../platform/clock';
+import { LaidPage } from '../ui/blocks/laid-page';
 import { Focused } from '../ui/focused';
+import { howSoon } from '../ui/how-soon';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { comfortStyle } from './comfort';
-import { DeskSession } from './desk-session';
+import { DeskSession, type DeskWork } from './desk-session';
 
 const SAYS: Record<CopyState, { readonly state: string; readonly press: string }> = {
   'not open yet': { state: '', press: '' },
@@ -17,88 +20,221 @@ const SAYS: Record<CopyState, { readonly state: string; readonly press: string }
   complete: { state: 'Finished', press: 'Look' },
 };
 
-/** All the work that is open for the learner at the desk, in one place. */
+/** What can still be written in. */
+const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 'another go']);
+
+/** All the work that is open for the learner at the desk: what to do first, what comes then, what is done. */
 @Component({
   selector: 'lv-my-work',
-  imports: [Focused, RouterLink, SwatchMark, LucideDynamicIcon],
+  imports: [Focused, LaidPage, LucideDynamicIcon, RouterLink, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (session.learner(); as l) {
       <main>
         <div class="row">
-          <h1 class="grow" lvFocused>Hello, {{ first() }}</h1>
+          <h1 class="grow" lvFocused>Hello, {{ firstName() }}</h1>
           <a class="btn" routerLink="/desk"><svg lucideIcon="log-out"></svg>I am done here</a>
         </div>
-        <ul>
-          @for (w of session.all(); track w.id) {
-            <li class="card">
-              <lv-swatch [swatch]="w.work.swatch" [size]="44" />
-              <div class="grow">
-                <h2>{{ w.work.title }}</h2>
-                <p>
-                  {{ w.work.way === 'to-read' ? 'To read' : says[w.state].state
-                  }}{{ w.work.dueAt ? ' · due ' + whenIn(w.work.dueAt) : '' }}
-                </p>
-              </div>
-              <a
-                class="btn"
-                [class.main]="w.state === 'to start' || w.state === 'working' || w.state === 'another go'"
-                [routerLink]="['/desk/work', w.id]"
-                >{{ w.work.way === 'to-read' ? 'Read' : says[w.state].press
-                }}<span class="sr">: {{ w.work.title }}</span></a
+        @if (next(); as w) {
+          <section class="card next">
+            <div class="about">
+              <h2>Do this first</h2>
+              <p class="row">
+                <lv-swatch [swatch]="w.work.swatch" [size]="52" /><strong class="grow">{{ w.work.title }}</strong>
+              </p>
+              @if (w.work.dueAt; as due) {
+                <p>Due {{ soon(due) }}, {{ whenIn(due) }}</p>
+              }
+              @if (progress(); as p) {
+                <p>{{ p.done ? 'You have answered ' + p.done + ' of ' + p.of + '.' : p.of + ' questions.' }}</p>
+                <span class="bar" aria-hidden="true"><i [style.width.%]="(100 * p.done) / p.of"></i></span>
+              }
+              @if (w.state === 'another go' && w.work.said.comment; as word) {
+                <p class="word">Your teacher says: {{ word }}</p>
+              }
+              <a class="btn main" [routerLink]="['/desk/work', w.id]"
+                >{{ press(w) }}<span class="sr">: {{ w.work.title }}</span></a
               >
-            </li>
-          } @empty {
-            @if (ready()) {
-              <li class="card"><p>There is nothing to do right now.</p></li>
+            </div>
+            @defer (on idle) {
+              @if (firstPage(); as page) {
+                <div class="look" inert aria-hidden="true"><lv-laid-page [page]="page" [shrink]="true" /></div>
+              }
             }
-          }
-        </ul>
+          </section>
+        }
+        @for (part of parts(); track part.name) {
+          <section>
+            <h2>{{ part.name }}</h2>
+            <ul>
+              @for (w of part.works; track w.id) {
+                <li class="card">
+                  <lv-swatch [swatch]="w.work.swatch" [size]="44" />
+                  <div class="grow">
+                    <h3>{{ w.work.title }}</h3>
+                    <p>
+                      {{ w.work.way === 'to-read' ? 'To read' : says[w.state].state
+                      }}{{ part.isOpen && w.work.dueAt ? ' · due ' + soon(w.work.dueAt) : '' }}
+                    </p>
+                    @if (w.state === 'complete' && w.work.said.comment; as word) {
+                      <p class="word">Your teacher says: {{ word }}</p>
+                    }
+                  </div>
+                  <a class="btn" [routerLink]="['/desk/work', w.id]"
+                    >{{ press(w) }}<span class="sr">: {{ w.work.title }}</span></a
+                  >
+                </li>
+              }
+            </ul>
+          </section>
+        }
+        @if (ready() && !session.all().length) {
+          <p class="card">There is nothing to do right now.</p>
+        }
       </main>
     }
   `,
   styleUrl: './desk.css',
   styles: `
     main {
-      max-width: 860px;
+      max-width: 940px;
       margin: 0 auto;
-      padding: 44px 20px;
+      padding: 36px 20px;
       display: grid;
-      gap: 24px;
+      gap: 26px;
     }
     h1 {
       font-size: 1.7em;
     }
     h2 {
-      font-size: 1.15em;
+      font-size: 1.1em;
+    }
+    h3 {
+      font-size: 1.05em;
+      font-weight: 650;
+      color: var(--ink);
+    }
+    section {
+      display: grid;
+      gap: 12px;
     }
     ul {
       display: grid;
-      gap: 14px;
+      gap: 12px;
+    }
+    .next {
+      grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));
+      gap: 24px;
+      padding: 24px;
+    }
+    .about {
+      display: grid;
+      gap: 12px;
+      align-content: start;
+    }
+    .about strong {
+      font: 1.35em/1.2 var(--serif);
+    }
+    .bar {
+      display: block;
+      height: 12px;
+      border: 1px solid var(--line-strong);
+      border-radius: 6px;
+      overflow: hidden;
+    }
+    .bar i {
+      display: block;
+      height: 100%;
+      background: var(--moss);
+    }
+    /* The sheet as it lies there, from its top. */
+    .look {
+      max-height: 340px;
+      overflow: hidden;
+      padding: 14px;
+      border: 1px solid var(--line);
+      border-radius: var(--r);
+      background: var(--surface);
+      font-size: 0.7em;
+      mask-image: linear-gradient(#000 75%, transparent);
+    }
+    .word {
+      padding: 8px 12px;
+      border-left: 4px solid var(--moss);
+      background: var(--sunken);
     }
     li {
       display: flex;
       align-items: center;
-      gap: 18px;
-      padding: 18px 20px;
+      flex-wrap: wrap;
+      gap: 12px 18px;
+      padding: 16px 20px;
     }
     .btn {
       min-height: 50px;
       padding: 4px 22px;
       font-size: 0.95em;
     }
+    .about .btn {
+      justify-self: start;
+      font-size: 1.05em;
+    }
+    @media (forced-colors: active) {
+      .bar i {
+        forced-color-adjust: none;
+        background: Highlight;
+      }
+    }
   `,
   host: { '[style]': 'style()' },
 })
 export class MyWork {
   protected readonly session = inject(DeskSession);
-  protected readonly ready = this.session.hold();
+  private readonly clock = inject(Clock);
   protected readonly says = SAYS;
   protected readonly whenIn = whenIn;
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));
-  protected readonly first = computed(() => this.session.learner()?.name.split(' ')[0] ?? '');
+  protected readonly firstName = computed(() => this.session.learner()?.name.split(' ')[0] ?? '');
+  /** What is to be done, what is due soonest first. */
+  private readonly open = computed(() =>
+    this.session
+      .all()
+      .filter((w) => w.work.way !== 'to-read' && OPEN.has(w.state))
+      .sort((a, b) => (a.work.dueAt ?? '9999').localeCompare(b.work.dueAt ?? '9999')),
+  );
+  protected readonly next = computed(() => this.open()[0]);
+  protected readonly ready = this.session.hold(() => this.next()?.id ?? '');
+  protected readonly parts = computed(() => {
+    const read = this.session.all().filter((w) => w.work.way === 'to-read');
+    const done = this.session.all().filter((w) => w.work.way !== 'to-read' && !OPEN.has(w.state));
+    return [
+      { name: 'Then', isOpen: true, works: this.open().slice(1) },
+      { name: 'To read', isOpen: false, works: read },
+      { name: 'With your teacher', isOpen: false, works: done.filter((w) => w.state === 'submitted') },
+      { name: 'Finished', isOpen: false, works: done.filter((w) => w.state !== 'submitted') },
+    ].filter((p) => p.works.length);
+  });
+  private readonly sheet = computed(() => {
+    const w = this.next();
+    return w && this.session.of(w.id);
+  });
+  protected readonly firstPage = computed(() => this.sheet()?.sheet.pages[0]);
+  protected readonly progress = computed(() => {
+    const open = this.sheet();
+    const items = open?.sheet.pages.flatMap((p) => p.blocks.filter((b) => 'prompt' in b)) ?? [];
+    if (!open || !items.length) return null;
+    return { of: items.length, done: items.filter((b) => !answerIsEmpty(open.answers[b.id])).length };
+  });
 
   constructor() {
     if (!this.session.learner()) void inject(Router).navigate(['/desk'], { replaceUrl: true });
+  }
+
+  protected press(w: DeskWork): string {
+    return w.work.way === 'to-read' ? 'Read' : SAYS[w.state].press;
+  }
+
+  protected soon(at: string): string {
+    return howSoon(at, this.clock.local());
   }
 }

@@ -1,12 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { countHolders, countStates, stateNow } from '@lorvet/core';
+import { countHolders, countStates, stateNow, statesIn } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
 import { TABLE } from '../ui/table/table';
 import { whenIn } from '../ui/when';
 import { Empty } from '../ui/empty';
+
+/** Names of one hand-out that are shown. */
+const SHOWN = 40;
 
 const COLUMNS = [
   { field: 'title', name: 'Work' },
@@ -92,6 +95,23 @@ const COLUMNS = [
             </tr>
           </ng-template>
         </p-table>
+        @for (w of waiting(); track w.id) {
+          <section class="card" [attr.aria-label]="'Waiting: ' + w.title">
+            <h2>Waiting to be looked at: {{ w.title }}</h2>
+            <ul class="row">
+              @for (l of w.learners; track l.id) {
+                <li>
+                  <a pButton severity="secondary" [routerLink]="['/marking', w.id]" [queryParams]="{ learner: l.id }">{{
+                    l.name
+                  }}</a>
+                </li>
+              }
+              @if (w.more) {
+                <li class="small">and {{ w.more }} more</li>
+              }
+            </ul>
+          </section>
+        }
       } @else {
         <lv-empty heading="No work yet"
           >Once something is given out, its work stands here: all learners on the same questions, whichever version they
@@ -115,6 +135,10 @@ const COLUMNS = [
     }
     small {
       display: block;
+    }
+    section {
+      display: grid;
+      gap: 10px;
     }
     .act {
       text-align: end;
@@ -159,5 +183,19 @@ export class MarkingList {
         };
       })
       .sort((a, b) => Number(b.submitted > 0) - Number(a.submitted > 0));
+  });
+  /** Whose work waits, by hand-out: one press leads to it. */
+  protected readonly waiting = computed(() => {
+    const names = new Map(this.work.people().learners.map((l) => [l.id, l.name]));
+    const states = this.work.states();
+    return this.rows()
+      .filter((r) => r.submitted)
+      .map((r) => {
+        const ids = [...statesIn(states[r.id])].filter(([, state]) => state === 'submitted').map(([id]) => id);
+        const learners = ids
+          .map((id) => ({ id, name: names.get(id) ?? 'A removed learner' }))
+          .sort((a, b) => a.name.localeCompare(b.name));
+        return { id: r.id, title: r.title, learners: learners.slice(0, SHOWN), more: Math.max(0, ids.length - SHOWN) };
+      });
   });
 }

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   alignedItems,
@@ -36,7 +46,7 @@ import { Near } from '../ui/near';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
-import { FootBar, PANES_SAY, widthsKept } from '../ui/panes';
+import { FootBar, Panes } from '../ui/panes';
 import { SwatchMark } from '../ui/swatch';
 import { type Row, Rows } from './row';
 import { whenIn } from '../ui/when';
@@ -82,6 +92,7 @@ const ROWS = 6;
     LearnerBlockView,
     Near,
     NumberField,
+    Panes,
     RouterLink,
     Splitter,
     SwatchMark,
@@ -93,6 +104,8 @@ const ROWS = 6;
 })
 export class MarkingGrid {
   readonly id = input.required<string>();
+  /** Whose work is to be shown first: the address says it. */
+  readonly learner = input<string>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
@@ -102,8 +115,7 @@ export class MarkingGrid {
   protected readonly legend = Object.values(SIGNS);
   protected readonly chosen = signal<{ row: number; column: number }>({ row: 0, column: 0 });
   protected readonly whole = signal(false);
-  protected readonly kept = widthsKept('marking', 2);
-  protected readonly say = PANES_SAY;
+  protected readonly names = ['Width of the answers'];
   /** Which sheet is open on a narrow screen. */
   protected readonly opened = signal<string | null>(null);
   protected readonly sheets = computed(() => {
@@ -221,6 +233,31 @@ export class MarkingGrid {
       leftOut: uses,
     };
   });
+
+  constructor() {
+    // Once, when the rows are there: what is chosen afterwards stays.
+    const wanted = effect(() => {
+      const rows = this.rows();
+      if (!rows.length) return;
+      const at = rows.findIndex((r) => r.learnerId === this.learner());
+      untracked(() => {
+        if (at >= 0) {
+          this.choose(at, this.firstToMark(at));
+          this.opened.set('beside-work');
+        }
+        wanted.destroy();
+      });
+    });
+  }
+
+  /** The first question of a learner that the teacher is to judge, or the first of all. */
+  private firstToMark(row: number): number {
+    const r = this.rows()[row];
+    return Math.max(
+      0,
+      this.columns().findIndex((_, c) => r?.cell(c)?.verdict === 'yours'),
+    );
+  }
 
   protected readonly sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 

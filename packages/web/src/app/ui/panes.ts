@@ -1,23 +1,82 @@
-import { Component, ChangeDetectionStrategy, effect, ElementRef, inject, input, model } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  Directive,
+  effect,
+  ElementRef,
+  HostAttributeToken,
+  inject,
+  input,
+  model,
+} from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { ButtonDirective } from 'primeng/button';
+import { Splitter } from 'primeng/splitter';
 import { z } from 'zod';
 import { keptOrLetGo } from './kept-or-let-go';
 
-/** What the handle between two panes of a splitter says of itself: the part leaves it without a name. */
-export const PANES_SAY = {
-  panel: {},
-  gutter: { role: 'presentation' },
-  gutterHandle: { role: 'separator', 'aria-label': 'Width of what stands beside it', 'aria-orientation': 'vertical' },
-};
+const STEP = 24;
 
 /**
- * Where the widths of panes are kept, for a splitter's `stateKey`. Widths that cannot be (another program's, an earlier
- * form's) are let go first: the part would take them as they are.
- * @param panes how many there are
+ * Panes beside each other, as wide as they were left: `<p-splitter lvPanes="bench" panes="3" [names]="[…]">`. It gives
+ * the part what it lacks: names for what parts the panes, each with the width of its own, and a press of a key that
+ * counts however short it is.
  */
-export function widthsKept(place: string, panes: number): string {
-  return keptOrLetGo(`lorvet-panes-${place}`, z.array(z.number().min(5).max(95)).length(panes));
+@Directive({
+  selector: 'p-splitter[lvPanes]',
+  host: { class: 'panes', '(keydown.arrowleft)': 'moved($event, -1)', '(keydown.arrowright)': 'moved($event, 1)' },
+})
+export class Panes {
+  /** What each handle is called, from the left. */
+  readonly names = input.required<readonly string[]>();
+  private readonly splitter = inject(Splitter, { self: true });
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+
+  constructor() {
+    const { splitter } = this;
+    const place = inject(new HostAttributeToken('lvPanes'));
+    const panes = Number(inject(new HostAttributeToken('panes')));
+    // In percent.
+    const widths = z.array(z.number().min(5).max(95)).length(panes);
+    splitter.stateKey = keptOrLetGo(`lorvet-panes-${place}`, widths);
+    splitter.stateStorage = 'local';
+    splitter.gutterSize = 4;
+    splitter.onResizeEnd.subscribe(() => this.say());
+  }
+
+  ngAfterViewInit(): void {
+    // After the part, which writes its widths in its own turn of this.
+    queueMicrotask(() => this.say());
+  }
+
+  /** The part waits a moment before it moves, and forgets it where the key is let go meanwhile. */
+  protected moved(event: Event, way: -1 | 1): void {
+    const at = this.handles().indexOf(event.target as HTMLElement);
+    const gutter = this.handles()[at]?.parentElement;
+    if (!gutter) return;
+    event.preventDefault();
+    this.splitter.repeat({ currentTarget: gutter } as unknown as KeyboardEvent, at, way * STEP);
+    this.splitter.onGutterKeyUp(event as KeyboardEvent);
+  }
+
+  private handles(): HTMLElement[] {
+    return [...this.host.querySelectorAll<HTMLElement>(':scope > .p-splitter-gutter > .p-splitter-gutter-handle')];
+  }
+
+  private say(): void {
+    const { width } = this.host.getBoundingClientRect();
+    this.handles().forEach((handle, i) => {
+      const pane = handle.parentElement?.previousElementSibling?.getBoundingClientRect().width ?? 0;
+      const says = {
+        role: 'separator',
+        'aria-label': this.names()[i] ?? '',
+        'aria-orientation': 'vertical',
+        'aria-valuenow': `${width ? Math.round((100 * pane) / width) : 0}`,
+      };
+      for (const [name, value] of Object.entries(says)) handle.setAttribute(name, value);
+      handle.parentElement?.setAttribute('role', 'presentation');
+    });
+  }
 }
 
 export interface Beside {

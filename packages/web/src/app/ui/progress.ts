@@ -12,6 +12,7 @@ import { ProgressBar } from 'primeng/progressbar';
     [showValue]="false"
     [attr.aria-label]="of()"
     [attr.aria-valuetext]="says()"
+    [pt]="NO_LEVEL"
   />`,
   styles: `
     :host {
@@ -26,6 +27,8 @@ export class Share {
   readonly says = input.required<string>();
   readonly done = input.required<number>();
   readonly whole = input.required<number>();
+  /** The part gives itself a level, as if it were a heading. */
+  protected readonly NO_LEVEL = { root: { 'aria-level': null } };
   /** In whole percent. */
   protected readonly percent = computed(() =>
     this.whole() > 0 ? Math.min(100, Math.round((100 * this.done()) / this.whole())) : 0,

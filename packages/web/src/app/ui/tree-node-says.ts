@@ -12,8 +12,9 @@ export class TreeNodeSays {
   ngAfterViewChecked(): void {
     const node = this.host.closest('[role="treeitem"]');
     const size = `${this.lvTreeNode()}`;
-    if (!node || node.getAttribute('aria-setsize') === size) return;
-    node.setAttribute('aria-setsize', size);
-    node.querySelector('button')?.setAttribute('aria-hidden', 'true');
+    if (!node) return;
+    if (node.getAttribute('aria-setsize') !== size) node.setAttribute('aria-setsize', size);
+    const mark = node.querySelector('button');
+    if (mark && !mark.ariaHidden) mark.setAttribute('aria-hidden', 'true');
   }
 }

@@ -20,13 +20,11 @@ export interface Column {
   readonly name: string;
 }
 
-/** What the part keeps of a table. What else is kept under its key it would take as it is, and fail. */
-const KEPT = z.looseObject({
+/** What is kept of a table. What else stands under its key the part would take as it is, and fail on it. */
+const KEPT = z.strictObject({
   sortField: z.string().optional(),
   sortOrder: z.number().optional(),
   columnOrder: z.array(z.string()).optional(),
-  selection: z.undefined(),
-  filters: z.undefined(),
 });
 
 /**
@@ -51,6 +49,8 @@ export class PlaceTable {
     table.stateStorage = 'local';
     table.reorderableColumns = true;
     table.dataKey ??= 'id';
+    // A row that is another object with the next change is the same row: what is pressed on it stays under the hand.
+    table.rowTrackBy = (_: number, row: Record<string, unknown>) => row[table.dataKey ?? 'id'];
     const kept = table.stateKey;
     // What was chosen is not kept, and filters are our own: the part would bring them back at the next change of rows.
     table.onStateSave.subscribe(({ sortField, sortOrder, columnOrder }) =>
