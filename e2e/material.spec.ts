@@ -144,12 +144,12 @@ test('a PDF page as a picture: places proposed, moved by keys, a further one dra
 
   await giveToAnemones(page, 'The garden');
   await sitWith(page, 'The garden');
-  const answers = page.locator('.on-page');
+  const answers = page.locator('lv-sheet-view .on-page');
   await expect(answers).toHaveCount(4);
-  const picture = page.locator('.under img');
+  const picture = page.locator('lv-sheet-view .under img');
   await expect(picture).toBeVisible();
   // The learner cannot take hold of the picture: a press on it reaches what lies under, and a drag moves nothing.
-  expect(await page.locator('.under').evaluate((e) => getComputedStyle(e).pointerEvents)).toBe('none');
+  expect(await page.locator('lv-sheet-view .under').evaluate((e) => getComputedStyle(e).pointerEvents)).toBe('none');
   const where = await picture.boundingBox();
   await page.mouse.move((where?.x ?? 0) + 30, (where?.y ?? 0) + 30);
   await page.mouse.down();

@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
   type AskedObjective,
   type Id,
   type ListedObjective,
+  listedObjectiveSchema,
   listOf,
   Problem,
   readCase,
@@ -23,6 +25,10 @@ import { Removal } from '../ui/removal';
 import { stillThere } from '../ui/table/still-there';
 import { TABLE } from '../ui/table/table';
 import { ProblemCard, type Wrong } from '../ui/problem';
+import { bySchema } from '../ui/controls/by-schema';
+import { Wrong as WrongIn } from '../ui/controls/wrong';
+
+const listed = listedObjectiveSchema.shape;
 
 const COLUMNS = [
   { field: 'code', name: 'Code' },
@@ -46,7 +52,16 @@ interface Row {
 /** The teacher's list of objectives: typed, or taken from a CSV list or a CASE framework; with how often each is asked. */
 @Component({
   selector: 'lv-objective-list',
-  imports: [ProblemCard, ButtonDirective, FileButton, InputText, LucideDynamicIcon, ...TABLE],
+  imports: [
+    ReactiveFormsModule,
+    WrongIn,
+    ProblemCard,
+    ButtonDirective,
+    FileButton,
+    InputText,
+    LucideDynamicIcon,
+    ...TABLE,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -55,18 +70,20 @@ interface Row {
         ><svg lucideIcon="upload"></svg>From a file (CSV or CASE)</lv-file-button
       >
     </div>
-    <form class="row" (submit)="$event.preventDefault(); add(code.value, text.value); code.value = text.value = ''">
-      <input pInputText class="input code" #code maxlength="60" aria-label="Code" placeholder="code" />
+    <form class="row" [formGroup]="form" (ngSubmit)="add()">
+      <input pInputText class="input code" formControlName="code" maxlength="60" aria-label="Code" placeholder="code" />
       <input
         pInputText
         class="input grow"
-        #text
+        formControlName="text"
+        aria-describedby="new-objective-says"
         maxlength="300"
         aria-label="Objective"
         placeholder="What a learner can do"
       />
       <button pButton severity="secondary" type="submit"><svg lucideIcon="plus"></svg>Add</button>
     </form>
+    <lv-wrong id="new-objective-says" [of]="form.controls.text" />
     @if (problem(); as p) {
       <lv-problem [wrong]="p"><p class="small">Nothing was changed.</p></lv-problem>
     }
@@ -217,18 +234,25 @@ export class ObjectiveList {
   protected readonly chosenListed = computed(() => this.several().filter((r) => r.isListed));
   protected readonly chosenOthers = computed(() => this.several().filter((r) => !r.isListed));
 
-  protected add(code: string, text: string): void {
-    const words = text.trim();
-    if (!words) return;
+  protected readonly form = new FormGroup({
+    code: new FormControl('', { nonNullable: true, validators: bySchema(listed.code, 'A code') }),
+    text: new FormControl('', { nonNullable: true, validators: bySchema(listed.text, 'An objective') }),
+  });
+
+  protected add(): void {
+    this.form.markAllAsTouched();
+    if (this.form.invalid) return;
+    const { code, text } = this.form.getRawValue();
     const objective: ListedObjective = {
       id: this.clock.newId(),
       code: code.trim(),
-      text: words,
+      text: text.trim(),
       subject: '',
       ages: '',
       from: '',
     };
     this.work.dispatch(BringActions.objectivesListed({ objectives: [objective], label: 'add an objective' }));
+    this.form.reset();
   }
 
   protected async take(file: File): Promise<void> {

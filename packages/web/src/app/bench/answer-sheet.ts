@@ -1,8 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { type Block, type Page, Problem } from '@lorvet/core';
 import { answerSheet, type KeyDoubt, readKeys } from '@lorvet/core/intake';
 import { ButtonDirective } from 'primeng/button';
 import { Textarea } from 'primeng/textarea';
+import { map } from 'rxjs';
 import { NumberField } from '../ui/controls/number';
 import { Radios } from '../ui/controls/radios';
 import { SELECT } from '../ui/controls/select';
@@ -12,6 +15,7 @@ import { readMedia } from '../platform/files';
 import { BenchActions } from '../store/actions';
 import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
+import { ProblemCard } from '../ui/problem';
 import { BenchView } from './bench-view';
 
 /** Keys told back as they were understood. */
@@ -20,39 +24,47 @@ const SHOWN = 8;
 /** An answer sheet made by rule, keyed by typing letters or pasting a column, beside the PDF with the questions. */
 @Component({
   selector: 'lv-answer-sheet',
-  imports: [ButtonDirective, DIALOG, FileButton, NumberField, Radios, Textarea, ...SELECT],
+  imports: [
+    ButtonDirective,
+    DIALOG,
+    FileButton,
+    NumberField,
+    ProblemCard,
+    Radios,
+    ReactiveFormsModule,
+    Textarea,
+    ...SELECT,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog header="Answer sheet" [style]="{ width: '520px' }" [(visible)]="open">
-      <form class="stack" (submit)="$event.preventDefault(); make()">
+      <form class="stack" [formGroup]="form" (ngSubmit)="make()">
         <div class="three">
-          <lv-number label="Questions" [min]="1" [max]="200" [value]="count()" (typed)="count.set($event)" />
-          <lv-select label="Answered by" [value]="kind()" (chosen)="kind.set($event === 'short' ? 'short' : 'choice')">
+          <lv-number label="Questions" [min]="1" [max]="200" formControlName="count" />
+          <lv-select label="Answered by" formControlName="kind">
             <lv-option value="choice" label="choosing a letter" />
             <lv-option value="short" label="a short answer" />
           </lv-select>
-          @if (kind() === 'choice') {
-            <lv-number label="Choices each" [min]="2" [max]="8" [value]="choices()" (typed)="choices.set($event)" />
+          @if (asked().kind === 'choice') {
+            <lv-number label="Choices each" [min]="2" [max]="8" formControlName="choices" />
           }
         </div>
         <label class="field"
           >Key
           <textarea
             pTextarea
-            #t
+            formControlName="keys"
             rows="4"
             maxlength="20000"
             [placeholder]="
-              kind() === 'choice'
+              asked().kind === 'choice'
                 ? 'ACBD… or one letter a line'
                 : 'one answer a line, an empty line for none; a slash between accepted answers'
             "
-            [value]="keys()"
-            (input)="keys.set(t.value)"
           ></textarea>
         </label>
         <p class="small" role="status">
-          {{ given() }} of {{ count() || 0 }} keys given{{ given() ? ': ' + understood() : '.' }}
+          {{ given() }} of {{ asked().count || 0 }} keys given{{ given() ? ': ' + understood() : '.' }}
         </p>
         @for (d of read().doubts; track d.id) {
           <lv-radios
@@ -69,8 +81,8 @@ const SHOWN = 8;
           >
           <span class="small">{{ file()?.name ?? 'for learners to open, if you like' }}</span>
         </div>
-        @if (problem()) {
-          <p class="card madder" role="alert">{{ problem() }}</p>
+        @if (problem(); as p) {
+          <lv-problem [wrong]="{ message: p, details: [] }" />
         }
         <div class="row end">
           <button pButton severity="secondary" type="button" (click)="open.set(false)">Cancel</button
@@ -95,14 +107,19 @@ export class AnswerSheet {
   private readonly view = inject(BenchView);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
-  protected readonly count = signal<number | null>(20);
-  protected readonly kind = signal<'choice' | 'short'>('choice');
-  protected readonly choices = signal<number | null>(4);
-  protected readonly keys = signal('');
+  protected readonly form = new FormGroup({
+    count: new FormControl<number | null>(20),
+    kind: new FormControl<'choice' | 'short'>('choice', { nonNullable: true }),
+    choices: new FormControl<number | null>(4),
+    keys: new FormControl('', { nonNullable: true }),
+  });
+  protected readonly asked = toSignal(this.form.valueChanges.pipe(map(() => this.form.getRawValue())), {
+    initialValue: this.form.getRawValue(),
+  });
   protected readonly file = signal<File | null>(null);
   protected readonly problem = signal('');
   protected readonly decided = signal<Partial<Record<KeyDoubt['id'], string>>>({});
-  protected readonly read = computed(() => readKeys(this.keys(), this.kind(), this.decided()));
+  protected readonly read = computed(() => readKeys(this.asked().keys, this.asked().kind, this.decided()));
   protected readonly given = computed(() => this.read().keys.filter((k) => k.length).length);
   /** The keys as they are understood: the first of them. */
   protected readonly understood = computed(() => {
@@ -116,14 +133,15 @@ export class AnswerSheet {
 
   protected async make(): Promise<void> {
     this.problem.set('');
+    const asked = this.form.getRawValue();
     try {
       const newId = () => this.clock.newId();
       const items = answerSheet(
         {
-          kind: this.kind(),
-          count: this.count() ?? 0,
-          choices: Math.min(8, Math.max(2, this.choices() || 4)),
-          keys: this.keys(),
+          kind: asked.kind,
+          count: asked.count ?? 0,
+          choices: Math.min(8, Math.max(2, asked.choices || 4)),
+          keys: asked.keys,
           decided: this.decided(),
         },
         newId,

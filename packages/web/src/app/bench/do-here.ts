@@ -169,6 +169,7 @@ export class DoHere {
   protected readonly open = signal<Doing | null>(null);
   private readonly values = signal<Values>({});
   private readonly lexicon = signal<Lexicon>(NO_WORDS);
+  private readonly opening = signal('');
 
   private readonly suiting = computed(() => {
     const s = this.selection();
@@ -184,8 +185,7 @@ export class DoHere {
     const family = this.view.family();
     const version = this.view.version();
     if (!d || !family || !version) return null;
-    let n = 0;
-    const tools = { lexicon: this.lexicon(), newId: () => `preview-${++n}` };
+    const tools = this.tools();
     const { drafts, why } = settled(d.drafts(this.selection(), this.values(), tools));
     if (drafts.length === 0) return { drafts, why, sentences: [], more: 0, block: null, change: '' };
     try {
@@ -251,9 +251,17 @@ export class DoHere {
 
   private readonly reading = new Latest();
 
+  /** The same ids each time until it is opened anew: what is drawn by chance is done as it was shown. */
+  private tools() {
+    const from = this.opening();
+    let n = 0;
+    return { lexicon: this.lexicon(), newId: () => `${from}-${++n}` };
+  }
+
   /** Opens one of the doings, by its id where a shortcut or the palette asks for it. */
   start(d: Doing): void {
     this.values.set(Object.fromEntries(d.fields(this.selection()).map((f) => [f.name, f.value])));
+    this.opening.set(crypto.randomUUID().slice(0, 12));
     this.open.set(d);
     const isLast = this.reading.begin();
     if (d.id === 'glossary')
@@ -280,8 +288,7 @@ export class DoHere {
   protected doIt(): void {
     const d = this.open();
     if (!d) return;
-    const tools = { lexicon: this.lexicon(), newId: () => crypto.randomUUID().slice(0, 12) };
-    const { drafts } = settled(d.drafts(this.selection(), this.values(), tools));
+    const { drafts } = settled(d.drafts(this.selection(), this.values(), this.tools()));
     if (drafts.length === 0) return;
     this.view.recorded({ did: 'adjust', drafts, name: actName(d, drafts) }, actName(d, drafts));
     this.open.set(null);

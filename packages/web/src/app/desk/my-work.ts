@@ -38,10 +38,11 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
         @if (next(); as w) {
           <section class="card next">
             <div class="about">
-              <h2>Do this first</h2>
-              <p class="row">
-                <lv-swatch [swatch]="w.work.swatch" [size]="52" /><strong class="grow">{{ w.work.title }}</strong>
-              </p>
+              <p class="first">Do this first</p>
+              <div class="row">
+                <lv-swatch [swatch]="w.work.swatch" [size]="52" />
+                <h2 class="grow">{{ w.work.title }}</h2>
+              </div>
               @if (w.work.dueAt; as due) {
                 <p>Due {{ soon(due) }}, {{ whenIn(due) }}</p>
               }
@@ -132,8 +133,12 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
       gap: 12px;
       align-content: start;
     }
-    .about strong {
-      font: 1.35em/1.2 var(--serif);
+    .about h2 {
+      font-size: 1.35em;
+    }
+    .first {
+      font-weight: 700;
+      color: var(--accent-strong);
     }
     .bar {
       display: block;

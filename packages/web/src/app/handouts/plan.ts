@@ -34,6 +34,7 @@ import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { NoRoom } from './no-room';
 import { Empty } from '../ui/empty';
+import { FootBar } from '../ui/panes';
 
 /** Where what a check names is put right. */
 type WayOut = 'suggest' | 'upkeep' | 'who' | 'how' | 'row' | 'bench' | 'card' | 'unused';
@@ -63,6 +64,7 @@ const WAYS_OUT: Readonly<Record<Check['code'], WayOut>> = {
     ButtonDirective,
     CheckBox,
     DateField,
+    FootBar,
     InputText,
     LucideDynamicIcon,
     NoRoom,
@@ -90,6 +92,12 @@ export class Plan {
   protected readonly people = this.work.people;
   protected readonly names = computed(() => this.people().learners.map((l) => ({ id: l.id, label: l.name })));
   /** The dialog that is open. */
+  /** Which sheet is open on a narrow screen. */
+  protected readonly sheet = signal<string | null>(null);
+  protected readonly sheets = computed(() => {
+    const mend = this.toMend();
+    return [{ id: 'beside-checks', name: mend ? `Checks: ${mend} to mend` : 'Checks' }];
+  });
   protected readonly asks = signal<'who' | 'how' | 'byGroup' | null>(null);
   /** Whether the plan and its activity have come, if they are there. */
   protected readonly ready = inject(Parts).hold(

@@ -4,9 +4,7 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { familySchema, type Id, latest, learnersWith, namesPassedOn, overfull, plainWords } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
-import { Textarea } from 'primeng/textarea';
 import { Tooltip } from 'primeng/tooltip';
-import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { BringActions, ShelfActions } from '../store/actions';
@@ -19,7 +17,8 @@ import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 import { SwatchMark } from '../ui/swatch';
-import { duplicateFamily, newFamily } from './new-family';
+import { duplicateFamily } from './new-family';
+import { NewMaster } from './new-master';
 import { dayIn } from '../ui/when';
 import { Empty } from '../ui/empty';
 import { ProblemCard } from '../ui/problem';
@@ -34,14 +33,13 @@ const CARDS = 6;
     ProblemCard,
     Empty,
     ButtonDirective,
-    DIALOG,
     FileButton,
     InputText,
     LucideDynamicIcon,
     Near,
+    NewMaster,
     RouterLink,
     SwatchMark,
-    Textarea,
     Tooltip,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -93,25 +91,6 @@ export class Shelf {
       });
   });
   protected readonly any = computed(() => this.all().length > 0);
-
-  protected begin(title: string, subject: string, ages: string, objectives: string): void {
-    if (!title.trim()) return;
-    const begun = {
-      title: title.trim(),
-      subject: subject.trim(),
-      ages: ages.trim(),
-      objectives: objectives
-        .split('\n')
-        .map((o) => o.trim())
-        .filter(Boolean),
-    };
-    const family = newFamily(begun, this.clock.iso(), 'Teacher', () => this.clock.newId());
-    const full = overfull(familySchema, family);
-    if (full) return this.notice.cannot(full);
-    this.work.dispatch(ShelfActions.familyAdded({ family, label: `new “${begun.title}”` }));
-    this.beginning.set(false);
-    void this.router.navigate(['/bench', family.id]);
-  }
 
   protected async duplicate(id: Id): Promise<void> {
     const family = await this.work.familyNow(id);

@@ -1,8 +1,9 @@
-import { booleanAttribute, ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { booleanAttribute, ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { ReactiveFormsModule } from '@angular/forms';
 import { InputNumber } from 'primeng/inputnumber';
 import { controlled } from './controlled';
+import { asControl, OfForm } from './of-form';
 
 let made = 0;
 
@@ -10,6 +11,7 @@ let made = 0;
 @Component({
   selector: 'lv-number',
   imports: [InputNumber, ReactiveFormsModule],
+  providers: [asControl(() => NumberField)],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [for]="id" [class.sr]="hideLabel()">{{ label() }}</label>
@@ -29,10 +31,11 @@ let made = 0;
   `,
   styleUrl: './field.css',
 })
-export class NumberField {
+export class NumberField extends OfForm<number | null> {
   readonly label = input.required<string>();
   readonly hideLabel = input(false, { transform: booleanAttribute });
-  readonly value = input.required<number | null>();
+  /** What is kept; left out where the field is a control of a form. */
+  readonly value = input<number | null>();
   readonly min = input<number>();
   readonly max = input<number>();
   readonly step = input(1);
@@ -43,15 +46,23 @@ export class NumberField {
   readonly told = output<number | null>();
 
   protected readonly id = `number-${++made}`;
-  protected readonly shown = controlled(this.value, this.disabled);
+  protected readonly shown = controlled(
+    computed(() => (this.value() === undefined ? this.written() : this.value()) ?? null),
+    computed(() => this.disabled() || this.isOff()),
+  );
 
   constructor() {
-    this.shown.control.valueChanges.pipe(takeUntilDestroyed()).subscribe((n) => this.typed.emit(n));
+    super();
+    this.shown.control.valueChanges.pipe(takeUntilDestroyed()).subscribe((n) => {
+      this.changed(n);
+      this.typed.emit(n);
+    });
   }
 
   protected tell(): void {
     const n = this.shown.control.value;
-    if (n !== this.value()) this.told.emit(n);
+    this.touched();
+    if (this.value() !== undefined && n !== this.value()) this.told.emit(n);
     this.shown.show();
   }
 }
