@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { kept, startEmpty, watchErrors } from './helpers';
+import { kept, openDemo, startEmpty, watchErrors } from './helpers';
 
 /** Presses Tab until the part has the focus: what cannot be reached this way fails. */
 async function tabTo(page: Page, part: Locator, most = 160): Promise<void> {
@@ -25,6 +25,35 @@ async function type(page: Page, part: Locator, text: string): Promise<void> {
   await page.keyboard.press('Control+A');
   await page.keyboard.type(text);
 }
+
+test('from pane to pane with one key, back to where one was, and what can be done with a block is near', async ({
+  page,
+}) => {
+  await openDemo(page, '/bench/rock-pool/rp-sup');
+  const block = page.locator('[data-block="rp-q2"]');
+  await block.focus();
+  await expect(page.getByRole('textbox', { name: 'Hint', exact: true })).toBeVisible();
+  await page.keyboard.press('F6');
+  await expect(page.getByRole('button', { name: 'Choose nothing' })).toBeFocused();
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('combobox', { name: 'Fewer choices' })).toBeFocused();
+  await page.keyboard.press('Shift+F6');
+  await expect(block).toBeFocused();
+  await page.keyboard.press('F6');
+  await expect(page.getByRole('combobox', { name: 'Fewer choices' })).toBeFocused();
+  await page.keyboard.press('F6');
+  await expect(page.getByRole('treeitem', { name: /^Supported, 10/ })).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/bench/rock-pool');
+
+  // Giving out is one key away from the learners, not sixty.
+  await page.goto('/hand-outs/h-bike');
+  await page.getByRole('radio', { name: /^Master for Tamsin/ }).focus();
+  await page.keyboard.press('F6');
+  await page.keyboard.press('F6');
+  await expect(page.getByRole('link', { name: /^Look as/ }).last()).toBeFocused();
+});
 
 test('the whole path with the keyboard only', async ({ page }) => {
   test.setTimeout(240_000);
@@ -142,7 +171,13 @@ test('the whole path with the keyboard only', async ({ page }) => {
 
   // Corrected, and the upkeep decided.
   await press(page, link('Bench'));
-  await press(page, link(/At the ferry/));
+  // The tree is one stop; arrows go up to the master.
+  await tabTo(page, page.locator('[role="treeitem"][tabindex="0"]'));
+  const master = page.getByRole('treeitem', { name: /^At the ferry/ });
+  for (let i = 0; i < 4 && !(await master.evaluate((e) => e === document.activeElement)); i++)
+    await page.keyboard.press('ArrowUp');
+  await expect(master).toBeFocused();
+  await page.keyboard.press('Enter');
   await press(page, button(/^Text: The ferry/));
   await expect(page.locator('.rich-field')).toBeFocused();
   await page.keyboard.press('Control+A');

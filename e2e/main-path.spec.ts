@@ -184,7 +184,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
 
   // A correction of the master: one version must decide, the other is carried.
   await page.getByRole('link', { name: 'Bench' }).click();
-  await page.getByRole('link', { name: /Feeding the hens/ }).click();
+  await ofFamily(page, /^Feeding the hens/).click();
   await rewrite(
     page.locator('[data-block]').filter({ hasText: 'The hens scratch' }),
     /^Text: The hens/,

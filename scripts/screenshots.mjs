@@ -60,6 +60,7 @@ const VIEWS = {
   upkeep: { path: '/bench/rock-pool/upkeep' },
   learners: { path: '/learners', act: (p) => p.getByRole('button', { name: 'Oriel P.' }).click() },
   plan: { path: '/hand-outs/h-bike' },
+  'hand-outs': { path: '/hand-outs' },
   desk: {
     path: '/desk',
     act: async (p) => {

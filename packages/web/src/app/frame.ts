@@ -18,6 +18,7 @@ import { Commands } from './ui/commands';
 import { Full } from './ui/full';
 import { isTyping } from './ui/keys';
 import { Palette } from './ui/palette';
+import { PaneKeys } from './ui/pane-keys';
 import { Notice } from './ui/notice';
 import { Notices } from './ui/notices';
 import { Shortcuts } from './ui/shortcuts';
@@ -271,6 +272,7 @@ export class Frame {
   protected readonly trouble = inject(Trouble);
   protected readonly packs = inject(Packs);
   protected readonly notice = inject(Notice);
+  private readonly panes = inject(PaneKeys);
   protected readonly kept = computed(() =>
     this.trouble.isThere() ? 'Not kept' : this.keeper.saved() ? 'All kept' : 'Keeping …',
   );
@@ -345,6 +347,10 @@ export class Frame {
     if ((event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'k') {
       event.preventDefault();
       this.palette.set(true);
+      return;
+    }
+    if (event.key === 'F6' && !event.ctrlKey && !event.altKey && !event.metaKey) {
+      if (this.panes.go(event.shiftKey)) event.preventDefault();
       return;
     }
     if (event.key === '?' && !isTyping(event)) {

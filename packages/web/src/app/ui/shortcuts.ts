@@ -8,6 +8,8 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
       ['Ctrl K', 'find any action by its name'],
       ['Ctrl Z', 'undo'],
       ['Ctrl Shift Z', 'redo'],
+      ['F6', 'to the next pane, where you were in it'],
+      ['Shift F6', 'to the pane before'],
       ['?', 'this sheet'],
     ],
   },
@@ -20,6 +22,21 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
       ['Enter', 'write the words that have the focus'],
       ['Ctrl Enter', 'done writing'],
       ['Escape', 'stop writing, nothing changed'],
+    ],
+  },
+  {
+    where: 'In the family',
+    keys: [
+      ['↑ ↓', 'from version to version'],
+      ['← →', 'fold up, unfold'],
+      ['Enter', 'open it'],
+    ],
+  },
+  {
+    where: 'In a table, on the head of a column',
+    keys: [
+      ['Enter', 'sort by it'],
+      ['Alt ← →', 'move the column'],
     ],
   },
   {
