@@ -153,6 +153,15 @@ test('panes are as wide as they were left, and the keys move what parts them', a
   await reload(page);
   await expect(family).toBeVisible();
   expect(Math.abs((await width()) - wider)).toBeLessThan(4);
+  // By hand as well: let go, it stays, wherever the hand goes then.
+  const at = await page.getByRole('separator', { name: 'Width of the family' }).boundingBox();
+  const [x, y] = [(at?.x ?? 0) + 2, (at?.y ?? 0) + 10];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x - 60, y, { steps: 4 });
+  await page.mouse.up();
+  await page.mouse.move(x + 200, y, { steps: 4 });
+  await expect.poll(async () => Math.abs((await width()) - (wider - 60))).toBeLessThan(6);
   // What another program left under that name does no harm.
   await page.evaluate(() => localStorage.setItem('lorvet-panes-bench', '["wide"'));
   await reload(page);

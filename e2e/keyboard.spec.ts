@@ -47,6 +47,16 @@ test('from pane to pane with one key, back to where one was, and what can be don
   await page.keyboard.press('Enter');
   await page.waitForURL('**/bench/rock-pool');
 
+  // A dialog gives the focus back to what opened it.
+  for (const close of ['Escape', 'Cancel']) {
+    await page.getByRole('button', { name: 'New version' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog').getByLabel('Name', { exact: true })).toBeFocused();
+    if (close === 'Escape') await page.keyboard.press('Escape');
+    else await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
+    await expect(page.getByRole('button', { name: 'New version' })).toBeFocused();
+  }
+
   // Giving out is one key away from the learners, not sixty.
   await page.goto('/hand-outs/h-bike');
   await page.getByRole('radio', { name: /^Master for Tamsin/ }).focus();

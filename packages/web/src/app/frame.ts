@@ -18,6 +18,7 @@ import { Commands } from './ui/commands';
 import { Full } from './ui/full';
 import { isTyping } from './ui/keys';
 import { Palette } from './ui/palette';
+import { keepSmall } from './ui/kept-or-let-go';
 import { PaneKeys } from './ui/pane-keys';
 import { Notice } from './ui/notice';
 import { Notices } from './ui/notices';
@@ -330,7 +331,7 @@ export class Frame {
 
   protected switchTheme(): void {
     this.show(!this.dark());
-    localStorage.setItem(THEME, this.dark() ? 'dark' : 'light');
+    keepSmall(THEME, this.dark() ? 'dark' : 'light');
   }
 
   protected skip(event: Event): void {

@@ -5,6 +5,7 @@ import { Splitter } from 'primeng/splitter';
 import { FamilyStrip } from './family-strip';
 import { afterDrawing } from '../ui/after-drawing';
 import { Commands } from '../ui/commands';
+import { keepSmall } from '../ui/kept-or-let-go';
 import { FootBar, Panes } from '../ui/panes';
 import { Soon } from '../ui/soon';
 import { BenchView } from './bench-view';
@@ -144,10 +145,7 @@ export class Bench {
       this.view.filter.set('all');
       this.view.sought.set(this.find() ?? '');
       this.view.chosenPage.set(null);
-      localStorage.setItem(
-        'lorvet-bench',
-        this.versionId() ? `${this.familyId()}/${this.versionId()}` : this.familyId(),
-      );
+      keepSmall('lorvet-bench', this.versionId() ? `${this.familyId()}/${this.versionId()}` : this.familyId());
     });
     const commands = inject(Commands);
     effect((onCleanup) => {

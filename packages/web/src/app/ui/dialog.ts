@@ -19,20 +19,28 @@ export class OpensAtOnce {
     dialog.closeOnEscape = false;
     const keyed = (event: KeyboardEvent) => {
       const within = dialog.container();
-      if (event.key !== 'Escape' || event.defaultPrevented || !within || !(event.target instanceof Node)) return;
-      if (event.target === document.body || within.contains(event.target)) dialog.close(event);
+      if (event.key !== 'Escape' || event.defaultPrevented || !(event.target instanceof Node)) return;
+      // Pressed before it stands, it is not to come.
+      if (!within) {
+        if (dialog.visible) dialog.close(event);
+      } else if (event.target === document.body || within.contains(event.target)) dialog.close(event);
     };
     document.addEventListener('keydown', keyed);
     inject(DestroyRef).onDestroy(() => document.removeEventListener('keydown', keyed));
     let opener: Element | null = null;
+    let stood: Element | null = null;
     effect(() => {
       const container = dialog.container();
       untracked(() => {
+        const at = document.activeElement;
         if (container) {
-          opener = document.activeElement;
+          stood = container;
+          // Told again when it has come to rest: the focus is in it by then.
+          if (!container.contains(at)) opener = at;
           const first = container.querySelector<HTMLElement>(FIRST) ?? container.querySelector<HTMLElement>('button');
           if (first) ahead.into(first);
-        } else if (opener instanceof HTMLElement && document.activeElement === document.body) opener.focus();
+          // It may be on the page still, fading, with the focus in it.
+        } else if (opener instanceof HTMLElement && (at === document.body || stood?.contains(at))) opener.focus();
       });
     });
   }

@@ -13,3 +13,24 @@ export function keptOrLetGo(key: string, schema: z.ZodType): string {
   }
   return key;
 }
+
+/** Keeps something small in the browser. Where there is no room it is not kept, and nothing else comes to harm. */
+export function keepSmall(key: string, value: string): void {
+  try {
+    localStorage.setItem(key, value);
+  } catch {
+    // No room: the next opening does not know it.
+  }
+}
+
+/** The same for what a part keeps by itself: it would stop half-way through what it does. */
+export function keepsIfItCan(part: { saveState(): void }): void {
+  const save = part.saveState.bind(part);
+  part.saveState = () => {
+    try {
+      save();
+    } catch {
+      // As above.
+    }
+  };
+}

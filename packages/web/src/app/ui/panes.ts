@@ -13,7 +13,7 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { ButtonDirective } from 'primeng/button';
 import { Splitter } from 'primeng/splitter';
 import { z } from 'zod';
-import { keptOrLetGo } from './kept-or-let-go';
+import { keepsIfItCan, keptOrLetGo } from './kept-or-let-go';
 
 const STEP = 24;
 
@@ -24,7 +24,12 @@ const STEP = 24;
  */
 @Directive({
   selector: 'p-splitter[lvPanes]',
-  host: { class: 'panes', '(keydown.arrowleft)': 'moved($event, -1)', '(keydown.arrowright)': 'moved($event, 1)' },
+  host: {
+    class: 'panes',
+    '(mousedown)': 'taken($event)',
+    '(keydown.arrowleft)': 'moved($event, -1)',
+    '(keydown.arrowright)': 'moved($event, 1)',
+  },
 })
 export class Panes {
   /** What each handle is called, from the left. */
@@ -41,12 +46,18 @@ export class Panes {
     splitter.stateKey = keptOrLetGo(`lorvet-panes-${place}`, widths);
     splitter.stateStorage = 'local';
     splitter.gutterSize = 4;
+    keepsIfItCan(splitter);
     splitter.onResizeEnd.subscribe(() => this.say());
   }
 
   ngAfterViewInit(): void {
     // After the part, which writes its widths in its own turn of this.
     queueMicrotask(() => this.say());
+  }
+
+  /** Else the browser may drag what lies beside, and the part never hears that it was let go. */
+  protected taken(event: Event): void {
+    if (event.target instanceof Element && event.target.closest('.p-splitter-gutter')) event.preventDefault();
   }
 
   /** The part waits a moment before it moves, and forgets it where the key is let go meanwhile. */

@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { Table, TableModule } from 'primeng/table';
 import { z } from 'zod';
-import { keptOrLetGo } from '../kept-or-let-go';
+import { keepsIfItCan, keepSmall, keptOrLetGo } from '../kept-or-let-go';
 
 /** From here on only the rows that are seen are drawn. */
 const MANY = 200;
@@ -52,9 +52,10 @@ export class PlaceTable {
     // A row that is another object with the next change is the same row: what is pressed on it stays under the hand.
     table.rowTrackBy = (_: number, row: Record<string, unknown>) => row[table.dataKey ?? 'id'];
     const kept = table.stateKey;
+    keepsIfItCan(table);
     // What was chosen is not kept, and filters are our own: the part would bring them back at the next change of rows.
     table.onStateSave.subscribe(({ sortField, sortOrder, columnOrder }) =>
-      localStorage.setItem(kept, JSON.stringify({ sortField, sortOrder, columnOrder })),
+      keepSmall(kept, JSON.stringify({ sortField, sortOrder, columnOrder })),
     );
   }
 
