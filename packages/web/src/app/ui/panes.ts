@@ -12,7 +12,7 @@ import {
 import { LucideDynamicIcon } from '@lucide/angular';
 import { ButtonDirective } from 'primeng/button';
 import { Splitter } from 'primeng/splitter';
-import { z } from 'zod';
+import { z } from '@lorvet/core';
 import { keepsIfItCan, keptOrLetGo } from './kept-or-let-go';
 
 const STEP = 24;

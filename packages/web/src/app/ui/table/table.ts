@@ -8,7 +8,7 @@ import {
   input,
 } from '@angular/core';
 import { Table, TableModule } from 'primeng/table';
-import { z } from 'zod';
+import { z } from '@lorvet/core';
 import { keepsIfItCan, keepSmall, keptOrLetGo } from '../kept-or-let-go';
 
 /** From here on only the rows that are seen are drawn. */
