@@ -97,17 +97,7 @@ interface Row {
     >
       <ng-template #caption>
         <div class="row">
-          <label class="row small"
-            >Find
-            <input
-              pInputText
-              #find
-              type="search"
-              maxlength="100"
-              placeholder="code, words, subject …"
-              [value]="sought()"
-              (input)="sought.set(find.value)"
-          /></label>
+          <lv-find hint="code, words, subject …" [(words)]="sought" />
           @if (several().length) {
             @if (chosenOthers().length) {
               <button pButton severity="secondary" type="button" (click)="keep(chosenOthers())">

@@ -3,7 +3,6 @@ import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { audienceOf, countHolders, countStates, coverage, type HandOut, handOutState, type Id } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
-import { InputText } from 'primeng/inputtext';
 import { Tooltip } from 'primeng/tooltip';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
@@ -47,7 +46,7 @@ interface Row {
 /** What has been or will be given out. */
 @Component({
   selector: 'lv-hand-outs',
-  imports: [Empty, ButtonDirective, DIALOG, InputText, LucideDynamicIcon, RouterLink, Tooltip, ...TABLE],
+  imports: [Empty, ButtonDirective, DIALOG, LucideDynamicIcon, RouterLink, Tooltip, ...TABLE],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handouts.html',
   styleUrl: './handouts.css',

@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import { Table, TableModule } from 'primeng/table';
 import { z } from '@lorvet/core';
+import { Find } from './find';
 import { keepsIfItCan, keepSmall, keptOrLetGo } from '../kept-or-let-go';
 
 /** From here on only the rows that are seen are drawn. */
@@ -132,4 +133,4 @@ export class NoRows {
   readonly span = input.required<number>();
 }
 
-export const TABLE = [TableModule, PlaceTable, Columns, NoRows] as const;
+export const TABLE = [TableModule, PlaceTable, Columns, Find, NoRows] as const;
