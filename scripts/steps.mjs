@@ -98,6 +98,7 @@ export function build() {
   console.log('Building …');
   must(bin('ng'), ['build'], { cwd: join(root, 'packages/web') });
   must(bin('tsc'), ['-p', 'packages/hub/tsconfig.json']);
+  must(process.execPath, ['scripts/press.mjs', 'packages/web/dist']);
   mkdirSync(dirname(mark), { recursive: true });
   writeFileSync(mark, now);
 }

@@ -1,5 +1,6 @@
 import compression from 'compression';
 import express, { type Express } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
 
@@ -41,15 +42,18 @@ export function hubApp(folder: string): Express {
     next();
   });
   app.use(compression());
+  // What was pressed when it was built is sent as it is; the rest is pressed on the way.
   app.use(
-    express.static(folder, {
+    expressStaticGzip(folder, {
+      enableBrotli: true,
+      orderPreference: ['br'],
       index: 'index.html',
-      setHeaders: (res, path) => {
-        // File names carry their content's hash, but for the page itself.
-        res.setHeader(
-          'Cache-Control',
-          /-[A-Z0-9]{8}\.\w+$/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
-        );
+      serveStatic: {
+        setHeaders: (res, path) => {
+          // File names carry their content's hash, but for the page itself.
+          const isForGood = /-[A-Z0-9]{8}\.\w+(\.br)?$/.test(path);
+          res.setHeader('Cache-Control', isForGood ? 'public, max-age=31536000, immutable' : 'no-cache');
+        },
       },
     }),
   );
