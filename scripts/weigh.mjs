@@ -48,6 +48,11 @@ try {
   const rows = [];
   for (const path of ['/shelf', '/bench/rock-pool/rp-sup', '/hand-outs', '/desk'])
     rows.push(await weigh(browser, path, demo));
+  const seated = async (page) => {
+    await demo(page);
+    await page.evaluate(() => sessionStorage.setItem('lorvet-desk', 'l-jory'));
+  };
+  for (const path of ['/desk/work', '/desk/work/h-survey']) rows.push(await weigh(browser, path, seated));
   console.table(rows);
 } finally {
   await browser.close();

@@ -11,6 +11,7 @@ export default {
     '^@lucide/angular$': '<rootDir>/src/app/testing/icons.stand-in.ts',
     '^@lorvet/core$': '<rootDir>/../core/src/index.ts',
     '^@lorvet/core/demo$': '<rootDir>/../core/src/demo/index.ts',
+    '^@lorvet/core/desk$': '<rootDir>/../core/src/desk.ts',
     '^@lorvet/core/intake$': '<rootDir>/../core/src/intake/index.ts',
     'platform/workers/make-worker$': '<rootDir>/src/app/platform/workers/make-worker.stand-in.ts',
   },

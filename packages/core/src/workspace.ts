@@ -1,15 +1,16 @@
 import type { z } from './zod';
-import { familySchema } from './activity/family';
+import { familySchema } from './activity/family-schema';
 import { frozenSchema, handOutSchema } from './assign/hand-out';
 import { removedSchema } from './keep/removed';
 import { assetSchema, listedObjectiveSchema, templateSchema } from './kept';
 import { classSchema, groupSchema, keptComfortSchema, learnerSchema } from './learners/learner';
 import { recipeSchema } from './recipe/recipe';
 import { copySchema, markingSchema } from './work/copy';
+import type { CollectionName } from './collections';
 
 export * from './kept';
 
-/** The collections of a workspace, each record under its id. */
+/** Each record of a workspace is kept under its id. */
 export const recordSchemas = {
   families: familySchema,
   learners: learnerSchema,
@@ -25,30 +26,8 @@ export const recordSchemas = {
   objectives: listedObjectiveSchema,
   recipes: recipeSchema,
   removed: removedSchema,
-};
-export type CollectionName = keyof typeof recordSchemas;
-export const COLLECTIONS = Object.keys(recordSchemas) as CollectionName[];
+} satisfies Record<CollectionName, z.ZodType>;
 export type RecordOf<C extends CollectionName> = z.infer<(typeof recordSchemas)[C]>;
 
 /** All that a teacher keeps. What was removed is still here, named in `removed`, until it is emptied. */
 export type Workspace = { readonly [C in CollectionName]: Readonly<Record<string, RecordOf<C>>> };
-
-export const emptyWorkspace = (): Workspace => ({
-  families: {},
-  learners: {},
-  comforts: {},
-  classes: {},
-  groups: {},
-  handOuts: {},
-  frozen: {},
-  copies: {},
-  markings: {},
-  assets: {},
-  templates: {},
-  objectives: {},
-  recipes: {},
-  removed: {},
-});
-
-/** Records in the order they were made. */
-export const listOf = <T>(records: Readonly<Record<string, T>>): T[] => Object.values(records);

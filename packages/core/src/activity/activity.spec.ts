@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoWorkspace } from '../demo/index';
 import { masters } from '../testing/random-family';
-import { listOf } from '../workspace';
+import { listOf } from '../collections';
 import { blocksOf, contentSchema, doubledIds, findBlock } from './activity';
 import {
   type Block,
@@ -19,7 +19,8 @@ import {
   wordsAt,
   wordsOf,
 } from './blocks';
-import { chainOf, type Family, familySchema, latest, versionTree } from './family';
+import { chainOf, type Family, latest, versionTree } from './family';
+import { familySchema } from './family-schema';
 import { contentAddress, fingerprint } from './fingerprint';
 
 const workspace = demoWorkspace(Date.UTC(2026, 10, 24));

@@ -2,7 +2,7 @@ import { expect, it } from '@jest/globals';
 import { learnerSheet } from '../assign/learner-sheet';
 import { derive } from '../derive/derive';
 import { demo, pool } from '../testing/in-demo';
-import { listOf } from '../workspace';
+import { listOf } from '../collections';
 import { questionNumbers } from './numbering';
 
 it('only learners’ questions count, and a part for the teacher takes no number', () => {

@@ -6,7 +6,8 @@ import { demoWorkspace } from '../demo/index';
 import { derive } from '../derive/derive';
 import { stamp } from '../testing/random-family';
 import { pendingUpkeep } from '../upkeep/resolve';
-import { CannotRecord, withDrafts } from './drafted';
+import { CannotRecord } from './cannot-record';
+import { withDrafts } from './drafted';
 import {
   type Draft,
   draftChooseItems,

@@ -1,3 +1,4 @@
+import { CannotRecord } from './cannot-record';
 import { type Content, findBlock } from '../activity/activity';
 import type { Id } from '../activity/block';
 import { isChoice, isItem, keyWordsOf, plainTextOf, wordsAt } from '../activity/blocks';
@@ -20,9 +21,6 @@ export interface Stamp {
   readonly author: string;
   readonly newId: () => Id;
 }
-
-/** Thrown where an in-place change cannot be recorded; its message is for the teacher. */
-export class CannotRecord extends Error {}
 
 /** What an adjustment is the only one of in its version: a second on the same takes the first's place. */
 export function slotOf(a: Draft): string {

@@ -6,7 +6,7 @@ import { type Block, isItem } from '../activity/blocks';
 import { type Family, latest } from '../activity/family';
 import { demoWorkspace } from '../demo/index';
 import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
-import { listOf } from '../workspace';
+import { listOf } from '../collections';
 import { bandsOf } from './audience';
 import { coverage } from './coverage';
 import { freeze, freezeFor } from './freeze';

@@ -2,7 +2,7 @@ import { z } from '../zod';
 import { type Content, contentSchema } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { blockSchema } from '../activity/blocks';
-import { swatchSchema } from '../activity/family';
+import { swatchSchema } from '../activity/swatch';
 
 /** One step of the way from a block back to the master, in words, as it was when the work was frozen. */
 export const lineageStepSchema = z.object({

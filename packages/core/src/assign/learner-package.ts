@@ -1,6 +1,6 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
-import { swatchSchema } from '../activity/family';
+import { swatchSchema } from '../activity/swatch';
 import type { Frozen, HandOut } from './hand-out';
 import { type LearnerSheet, learnerSheet, pagesFor, sheetPageSchema, sheetShowSchema } from './learner-sheet';
 import { type Slipped, slipped } from './slip';

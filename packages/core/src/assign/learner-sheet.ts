@@ -2,7 +2,7 @@ import { z } from '../zod';
 import { assetsOf, fixedPictureSchema, pageMarkSchema, pageSizeSchema, settingsSchema } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { type Block, blockKinds, forLearner, type LearnerBlock, learnerBlockSchema } from '../activity/blocks';
-import { swatchSchema } from '../activity/family';
+import { swatchSchema } from '../activity/swatch';
 import { rectSchema } from '../activity/parts';
 import { mixedForLearner } from '../adjust/mixing';
 import type { Frozen, Given } from './hand-out';

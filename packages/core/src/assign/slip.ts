@@ -1,7 +1,7 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
-import { swatchSchema } from '../activity/family';
+import { swatchSchema } from '../activity/swatch';
 import { type Given, type HandOut, wayToGiveSchema } from './hand-out';
 import { type LearnerSheet, ownForLearner } from './learner-sheet';
 

@@ -1,5 +1,5 @@
 import type { Id } from '../activity/block';
-import { type Family } from '../activity/family';
+import type { Family } from '../activity/family';
 import { derive } from '../derive/derive';
 import type { Learner } from '../learners/learner';
 import { measure, type Measures } from '../measure/measure';

@@ -4,7 +4,8 @@ import type { Frozen } from '../assign/hand-out';
 import type { Template } from '../kept';
 import type { Copy } from '../work/copy';
 import { answerAssets } from '../work/answer';
-import { listOf, type Workspace } from '../workspace';
+import { listOf } from '../collections';
+import type { Workspace } from '../workspace';
 
 /** Adds up how often each asset is used. A workspace is large: what it holds is told part by part. */
 export class AssetUses {

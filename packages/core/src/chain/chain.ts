@@ -1,8 +1,10 @@
 import type { Id } from '../activity/block';
 import { type Content } from '../activity/activity';
-import { chainOf, type Family, FAMILY_FORMAT, latest, swatchFrom, type Version, versionOf } from '../activity/family';
+import { chainOf, type Family, latest, type Version, versionOf } from '../activity/family';
+import { FAMILY_FORMAT } from '../activity/family-schema';
+import { swatchFrom } from '../activity/swatch';
 import { type ReviewContext } from '../adjust/adjustment';
-import { CannotRecord } from '../adjust/drafted';
+import { CannotRecord } from '../adjust/cannot-record';
 import { derive } from '../derive/derive';
 import { carryOver, type Settler } from '../upkeep/resolve';
 import { reviewOf, type UpkeepEntry } from '../upkeep/upkeep';

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Content } from '../activity/activity';
 import { chainOf, type Family, versionOf } from '../activity/family';
-import { CannotRecord } from '../adjust/drafted';
+import { CannotRecord } from '../adjust/cannot-record';
 import { withoutAdjustment } from '../adjust/without';
 import { compareVersions } from '../derive/compare';
 import { derive } from '../derive/derive';

@@ -3,7 +3,7 @@ import type { Demand, Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
 import type { Given } from '../activity/blocks/number';
 import type { Family, Swatch, Version } from '../activity/family';
-import { FAMILY_FORMAT } from '../activity/family';
+import { FAMILY_FORMAT } from '../activity/family-schema';
 import { type InPlace, recordInPlace } from '../adjust/record';
 
 export const AUTHOR = 'Ms Penrose';

@@ -6,7 +6,7 @@ import type { Family } from '../activity/family';
 import { giveOut } from '../assign/give-out';
 import type { HandOut } from '../assign/hand-out';
 import { fromBase64 } from '../formats/base64';
-import { type Asset, type Workspace } from '../workspace';
+import type { Asset, Workspace } from '../workspace';
 import { clockAt } from './build';
 import { puncture, rightBus } from './bus-and-bike';
 import { CLASSES, COMFORTS, GROUPS, LEARNERS } from './people';

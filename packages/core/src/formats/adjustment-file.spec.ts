@@ -5,7 +5,7 @@ import { fitAdjustments } from '../adjust/fitting';
 import type { Adjustment } from '../adjust/registry';
 import { demoWorkspace } from '../demo/index';
 import { derive } from '../derive/derive';
-import { listOf } from '../workspace';
+import { listOf } from '../collections';
 import { readAdjustments, writeAdjustments } from './adjustment-file';
 import { writeFamily } from './family-file';
 import { Problem } from './problem';

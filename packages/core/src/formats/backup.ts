@@ -1,19 +1,15 @@
+import { asideSchema } from '../keep/aside';
+import type { Aside } from '../keep/aside';
 import { sha256 } from '@noble/hashes/sha256';
 import { bytesToHex } from '@noble/hashes/utils';
 import { strToU8, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { z } from '../zod';
 import type { Family } from '../activity/family';
-import {
-  type Asset,
-  ASSET_MIMES,
-  COLLECTIONS,
-  type CollectionName,
-  emptyWorkspace,
-  recordSchemas,
-  type Workspace,
-} from '../workspace';
+import { type Asset, ASSET_MIMES, recordSchemas, type Workspace } from '../workspace';
+import { COLLECTIONS, type CollectionName, emptyWorkspace } from '../collections';
 import { unsoundIn } from './family-file';
-import { collectionsAt, migrateRecord, migrateWorkspace, type RawCollections, WORKSPACE_FORMAT } from './migrations';
+import { collectionsAt, migrateRecord, migrateWorkspace, type RawCollections } from './migrations';
+import { WORKSPACE_FORMAT } from '../collections';
 import { placesOf, Problem } from './problem';
 import { BACKUP_LIMITS, jsonIn, namesIn, openZip, tooNew, type ZipFiles } from './zip';
 
@@ -32,17 +28,6 @@ const manifestSchema = z.object({
   at: z.string(),
   counts: z.record(z.string(), z.number()),
 });
-
-/** A record that could not be read or was overtaken, as it is kept out of the way. */
-export const asideSchema = z.object({
-  id: z.string().max(64),
-  /** Where it was kept: "learners/l1". */
-  key: z.string().max(200),
-  why: z.string(),
-  at: z.string(),
-  data: z.unknown(),
-});
-export type Aside = z.infer<typeof asideSchema>;
 
 export type Written = CollectionName | 'aside';
 

@@ -1,6 +1,7 @@
 import { doubledIds } from '../activity/activity';
 import type { Id } from '../activity/block';
-import { type Family, familySchema, latest, type Version } from '../activity/family';
+import { type Family, latest, type Version } from '../activity/family';
+import { familySchema } from '../activity/family-schema';
 import { forOthers } from '../adjust/for-others';
 import { assetsOfFamily } from '../bank/assets';
 import { madeOn } from '../chain/chain';

@@ -1,11 +1,9 @@
 import { contentAddress } from '../activity/fingerprint';
-import { FAMILY_FORMAT, type Swatch, swatchFrom } from '../activity/family';
-import { COLLECTIONS } from '../workspace';
+import { FAMILY_FORMAT } from '../activity/family-schema';
+import { type Swatch, swatchFrom } from '../activity/swatch';
+import { COLLECTIONS, WORKSPACE_FORMAT } from '../collections';
 import { fromBase64 } from './base64';
 import { versionsOnWholePages } from './on-whole-pages';
-
-/** Format number of all that is kept: of a backup, and of the records in the browser. A step below leads to each from the one before. */
-export const WORKSPACE_FORMAT = 5;
 
 /** Records as they came, by collection: nothing is known of them yet. What is no record is passed on, and refused later. */
 export type RawCollections = Readonly<Record<string, readonly unknown[]>>;
@@ -16,7 +14,7 @@ const rawIn = (value: unknown): Raw => (isRaw(value) ? value : {});
 const each = (list: readonly unknown[] | undefined, change: (record: Raw) => unknown): unknown[] =>
   (list ?? []).map((r) => (isRaw(r) ? change(r) : r));
 
-/** Each step gives what the next format holds; a collection that came with it begins empty. */
+/** A step leads to each format from the one before: it gives what the next format holds; a collection that came with it begins empty. */
 const STEPS: readonly ((raw: RawCollections) => RawCollections)[] = [
   (raw) => ({ ...raw, templates: [], objectives: [] }),
   (raw) => ({ ...raw, recipes: [] }),

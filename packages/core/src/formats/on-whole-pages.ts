@@ -1,6 +1,7 @@
 import type { Content, Page } from '../activity/activity';
 import type { Id } from '../activity/block';
-import { chainOf, type Family, familySchema, latest, versionTree } from '../activity/family';
+import { chainOf, type Family, latest, versionTree } from '../activity/family';
+import { familySchema } from '../activity/family-schema';
 import { fingerprint } from '../activity/fingerprint';
 import { type Adjustment, kindOfAdjustment } from '../adjust/registry';
 import { Sheet } from '../adjust/sheet';

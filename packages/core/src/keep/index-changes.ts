@@ -3,25 +3,15 @@ import type { Frozen, HandOut } from '../assign/hand-out';
 import { flapsOf, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
 import { NOTHING_SAID, slipped } from '../assign/slip';
 import type { Learner, SchoolClass } from '../learners/learner';
-import { type Copy, decisionsOf, saidOf, workState } from '../work/copy';
-import { type CollectionName, COLLECTIONS, listOf, type Workspace } from '../workspace';
+import { type Copy, saidOf } from '../work/copy';
+import { type RecordChange, workPatches } from './work-changes';
+import { type CollectionName, COLLECTIONS, emptyIndex, isRemoved, listOf } from '../collections';
+import type { Workspace } from '../workspace';
 import { familyHead, handOutHead } from './heads';
-import { emptyIndex, type Index, type IndexPatch, patchedIndex, type WorkState } from './index-parts';
+import { type Index, type IndexPatch, patchedIndex } from './index-parts';
 import type { Removed } from './removed';
 
-/** What became of one record; undefined: it was not there, or is there no more. */
-export interface RecordChange {
-  readonly collection: CollectionName;
-  readonly id: string;
-  readonly before: unknown;
-  readonly after: unknown;
-}
-
 type Known = { readonly [C in Exclude<CollectionName, 'assets'>]: Workspace[C] };
-
-/** Whether something large that is kept was removed and waits to be emptied or to come back. */
-export const isRemoved = (removed: Workspace['removed'], what: 'hand-out' | 'activity', id: string): boolean =>
-  Object.values(removed).some((r) => r.what === what && 'target' in r && r.target === id);
 
 /**
  * What changes of records ask of the index. `w` is what is known after the changes: it must hold the records that the
@@ -94,20 +84,16 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     }
     if (!now) out.push(...[...goneFrom(then)].map((l): IndexPatch => ({ in: 'states', id, set: { [l]: null } })));
   }
-  const states = new Map<string, Record<string, WorkState | null>>();
+  out.push(...workPatches(copies, (id) => before<Copy>('copies', id, undefined), w));
   for (const id of copies) {
-    const copy = w.copies[id] as Copy | undefined;
-    const known = copy ?? before<Copy>('copies', id, undefined);
-    if (!known) continue;
-    const { handOutId, learnerId } = known;
-    const set = states.get(handOutId) ?? {};
-    states.set(handOutId, set);
-    set[learnerId] = (copy && workState(copy, decisionsOf(w.markings[id]))) ?? null;
     const marking = w.markings[id];
-    if (was.has(`markings/${id}`))
-      out.push({ in: 'slips', id: learnerId, said: { [handOutId]: marking ? saidOf(marking) : NOTHING_SAID } });
+    const known = (w.copies[id] as Copy | undefined) ?? before<Copy>('copies', id, undefined);
+    if (known && was.has(`markings/${id}`)) {
+      const { handOutId, learnerId } = known;
+      const said = marking ? saidOf(marking) : NOTHING_SAID;
+      out.push({ in: 'slips', id: learnerId, said: { [handOutId]: said } });
+    }
   }
-  for (const [id, set] of states) out.push({ in: 'states', id, set });
   if (door) out.push({ in: 'door', id: 'door', put: { id: 'door', classes: doorOf(listOf(w.classes), w.learners) } });
   return out;
 }

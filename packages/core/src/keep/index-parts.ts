@@ -3,7 +3,8 @@ import { idSchema } from '../activity/block';
 import { type Flaps, flapsSchema, type LearnerSheet, learnerSheetSchema } from '../assign/learner-sheet';
 import { type Said, type Slip, type Slipped, slipSchema } from '../assign/slip';
 import { countIds, idsIn, packedIdsSchema, packIds } from './packed-ids';
-import { type FamilyHead, familyHeadSchema, type HandOutHead, handOutHeadSchema } from './heads';
+import { type FamilyHead, familyHeadSchema, type HandOutHead, handOutHeadSchema } from './head-parts';
+import type { IndexName } from '../collections';
 
 /** How far begun work is; who is not named has not begun. */
 export const workStateSchema = z.enum(['working', 'submitted', 'another go', 'complete']);
@@ -59,9 +60,7 @@ export const indexSchemas = {
   slips: slipSchema,
   sheets: learnerSheetSchema,
   flaps: flapsSchema,
-};
-export type IndexName = keyof typeof indexSchemas;
-export const INDEX_NAMES = Object.keys(indexSchemas) as IndexName[];
+} satisfies Record<IndexName, z.ZodType>;
 export interface IndexOf {
   readonly familyHeads: FamilyHead;
   readonly handOutHeads: HandOutHead;
@@ -72,16 +71,6 @@ export interface IndexOf {
   readonly flaps: Flaps;
 }
 export type Index = { readonly [N in IndexName]: Readonly<Record<string, IndexOf[N]>> };
-
-export const emptyIndex = (): Index => ({
-  familyHeads: {},
-  handOutHeads: {},
-  states: {},
-  door: {},
-  slips: {},
-  sheets: {},
-  flaps: {},
-});
 
 type Whole = Exclude<IndexName, 'states' | 'slips'>;
 

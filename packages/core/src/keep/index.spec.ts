@@ -7,9 +7,11 @@ import { frozenFor, type HandOut } from '../assign/hand-out';
 import { learnerPackage } from '../assign/learner-package';
 import { demoWorkspace } from '../demo/index';
 import { emptyResponse } from '../work/copy';
-import { type CollectionName, COLLECTIONS, listOf, type Workspace } from '../workspace';
-import { indexChanges, indexOf, type RecordChange } from './index-changes';
-import { countHolders, type HandOutHead, holdersOf } from './heads';
+import { type CollectionName, COLLECTIONS, listOf } from '../collections';
+import type { Workspace } from '../workspace';
+import { indexChanges, indexOf } from './index-changes';
+import type { RecordChange } from './work-changes';
+import { countHolders, type HandOutHead, holdersOf } from './head-parts';
 import { countStates, type Index, patchedIndex, statesIn } from './index-parts';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24, 9));

@@ -1,6 +1,6 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
-import { versionSchema } from '../activity/family';
+import { versionSchema } from '../activity/family-schema';
 import { comfortSchema, classSchema, groupSchema, learnerSchema } from '../learners/learner';
 import { recipeSchema } from '../recipe/recipe';
 import { listedObjectiveSchema, templateSchema } from '../kept';

@@ -2,8 +2,9 @@ import { describe, expect, it } from '@jest/globals';
 import type { Family } from '../activity/family';
 import { demoWorkspace } from '../demo/index';
 import { unsoundIn } from '../formats/family-file';
-import { type CollectionName, recordSchemas } from '../workspace';
-import { repaired } from './repair';
+import type { CollectionName } from '../collections';
+import { recordSchemas } from '../workspace';
+import { repaired } from './repair-records';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24, 9));
 const pool = demo.families['rock-pool'] as Family;

@@ -1,8 +1,5 @@
 import type { z } from '../zod';
-import { doubledIds, type Content, type Page } from '../activity/activity';
-import type { Family } from '../activity/family';
-import { unsoundIn } from '../formats/family-file';
-import { type CollectionName, recordSchemas } from '../workspace';
+import type { Page } from '../activity/activity';
 
 /** A record mended: it may have become several. `notes` say what was done, in words. */
 export interface Repaired {
@@ -13,19 +10,22 @@ export interface Repaired {
 const MOST_PASSES = 50;
 
 /**
- * Mends a record whose fault is known: what is too long is cut, what is too many is parted, ids that stand twice and
- * numbers out of order are numbered anew. Null where something else is wrong with it.
+ * Mends a record of a schema whose fault is known: what is too long is cut, what is too many is parted, numbers out of
+ * bounds are brought within. What has a schema's form may still be unsound: `soundly` mends that, says so in `notes`, and
+ * gives null where it cannot. Null where something else is wrong with the record, or nothing.
  */
-export function repaired(collection: CollectionName, record: unknown): Repaired | null {
+export function mended(
+  schema: z.ZodType,
+  record: unknown,
+  soundly: (record: unknown, notes: string[]) => unknown = (r) => r,
+): Repaired | null {
   const notes: string[] = [];
-  const schema: z.ZodType = recordSchemas[collection];
   const draft: unknown = structured(record);
   const further: { id: string }[] = [];
   for (let pass = 0; pass < MOST_PASSES; pass++) {
     const read = schema.safeParse(draft);
     if (read.success) {
-      const sound =
-        collection === 'families' ? mendedFamily(read.data as Family, notes) : (read.data as { id: string });
+      const sound = soundly(read.data, notes) as { id: string } | null;
       if (!sound || notes.length === 0) return null;
       return { records: [sound, ...further], notes };
     }
@@ -126,64 +126,3 @@ function part(
 
 const chunks = <T>(list: readonly T[], most: number): T[][] =>
   Array.from({ length: Math.ceil(list.length / most) }, (_, i) => list.slice(i * most, (i + 1) * most));
-
-/** Ids in their order, those that stand a second time with a number behind them. */
-function numbered(ids: readonly string[]): string[] {
-  const seen = new Set<string>();
-  return ids.map((id) => {
-    let now = id;
-    for (let n = 2; seen.has(now); n++) now = `${id.slice(0, 58)}-${n}`;
-    seen.add(now);
-    return now;
-  });
-}
-
-function mendedFamily(family: Family, notes: string[]): Family | null {
-  const faults = unsoundIn(family);
-  if (faults.length === 0) return family;
-  const versionIds = numbered(family.versions.map((v) => v.id));
-  const adjustmentIds = numbered(family.versions.flatMap((v) => v.adjustments.map((a) => a.id)));
-  let at = 0;
-  const known = new Set(versionIds);
-  const last = family.revisions.length;
-  const versions = family.versions.map((v, i) => ({
-    ...v,
-    id: versionIds[i] ?? v.id,
-    basis: v.basis !== null && known.has(v.basis) ? v.basis : null,
-    upTo: Math.min(v.upTo, last),
-    adjustments: v.adjustments.map((a) => ({ ...a, id: adjustmentIds[at++] ?? a.id })),
-  }));
-  // One of those that go in a circle begins anew on the master, until none does.
-  for (let i = 0; i < versions.length; i++) {
-    const seen = new Set<string>();
-    let v = versions[i];
-    while (v && v.basis !== null && !seen.has(v.id)) {
-      seen.add(v.id);
-      const basis: string = v.basis;
-      const next = versions.find((x) => x.id === basis);
-      if (next && seen.has(next.id)) v.basis = null;
-      v = next;
-    }
-  }
-  const mended: Family = {
-    ...family,
-    revisions: family.revisions.map((r, i) => ({ ...r, n: i + 1, content: withOwnIds(r.content) })),
-    ...(family.draft ? { draft: withOwnIds(family.draft) } : {}),
-    versions,
-  };
-  notes.push(...faults);
-  return unsoundIn(mended).length === 0 ? mended : null;
-}
-
-function withOwnIds(content: Content): Content {
-  if (doubledIds(content).length === 0) return content;
-  const ids = numbered(content.pages.flatMap((p) => [p.id, ...p.blocks.map((b) => b.id)]));
-  let at = 0;
-  return {
-    ...content,
-    pages: content.pages.map((p) => {
-      const id = ids[at++] ?? p.id;
-      return { ...p, id, blocks: p.blocks.map((b) => ({ ...b, id: ids[at++] ?? b.id })) };
-    }),
-  };
-}

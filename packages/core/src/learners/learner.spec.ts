@@ -1,11 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import { type Family } from '../activity/family';
+import type { Family } from '../activity/family';
 import { audienceOf, bandsOf, classOf } from '../assign/audience';
 import { giveOut } from '../assign/give-out';
 import { handOutState, type HandOut } from '../assign/hand-out';
 import { CLEARLY_BETTER, suggest } from '../assign/suggest';
 import { demoWorkspace } from '../demo/index';
-import { listOf } from '../workspace';
+import { listOf } from '../collections';
 import { ageOn, EMPTY_NEEDS, goalOf, type Learner, NO_PERSON, personalValues, personalVersions } from './learner';
 
 const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));

@@ -4,7 +4,7 @@ import { type Frozen, frozenFor, type HandOut } from '../assign/hand-out';
 import { handOutHead } from '../keep/heads';
 import { demoWorkspace } from '../demo/index';
 import { type Copy, copyState, decisionsOf, emptyResponse, openGo } from '../work/copy';
-import { listOf } from '../workspace';
+import { listOf } from '../collections';
 import { alignedItems, lineageOf, whereUsed } from './lineage';
 
 const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import type { Content, Page } from '../activity/activity';
 import { type Block, isChoice, keyIdsOf, wordsOf, withWords } from '../activity/blocks';
-import { type Family, FAMILY_FORMAT, latest, swatchFrom } from '../activity/family';
+import { type Family, latest } from '../activity/family';
+import { FAMILY_FORMAT } from '../activity/family-schema';
+import { swatchFrom } from '../activity/swatch';
 import { draftChooseItems, draftFlap, draftOtherAnswer, draftStarters, isDraft } from '../adjust/drafts';
-import { CannotRecord } from '../adjust/drafted';
+import { CannotRecord } from '../adjust/cannot-record';
 import { type InPlace, recordInPlace } from '../adjust/record';
 import { derive } from '../derive/derive';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { type Content, findBlock, type Page } from '../activity/activity';
 import type { Block } from '../activity/blocks';
-import { type Family } from '../activity/family';
+import type { Family } from '../activity/family';
 import type { Draft } from '../adjust/drafts';
 import { recordInPlace } from '../adjust/record';
 import { proposeSteps } from '../adjust/steps-to-tick';

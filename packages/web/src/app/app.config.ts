@@ -12,8 +12,11 @@ import { routes } from './app.routes';
 import { Lock } from './platform/lock';
 import { BOXES } from './platform/storage/boxes-token';
 import { LocalForageBoxes } from './platform/storage/localforage-boxes';
-import { FEATURE, reducer } from './store/reducer';
+import { DESK_EDITS } from './store/desk-edits';
+import { FEATURE, reducerOf } from './store/reducer';
 import { KeepingSync } from './store/keeping-sync';
+import { Teaching } from './store/teaching';
+import { isDeskPath } from './start/desk-path';
 import { provideIcons } from './ui/icons';
 
 export const appConfig: ApplicationConfig = {
@@ -22,13 +25,17 @@ export const appConfig: ApplicationConfig = {
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'enabled' })),
     provideStore(
-      { [FEATURE]: reducer },
+      { [FEATURE]: reducerOf(DESK_EDITS) },
       { runtimeChecks: { strictStateImmutability: false, strictActionImmutability: false } },
     ),
     provideIcons(),
     MessageService,
     { provide: BOXES, useFactory: () => new LocalForageBoxes() },
     provideAppInitializer(() => inject(Lock).read()),
-    provideAppInitializer(() => inject(KeepingSync).start()),
+    provideAppInitializer(async () => {
+      const [teaching, sync] = [inject(Teaching), inject(KeepingSync)];
+      if (!isDeskPath(location.pathname)) await teaching.learn();
+      await sync.start();
+    }),
   ],
 };

@@ -1,6 +1,8 @@
 import { inject } from '@angular/core';
 import { type CanActivateFn, Router, type Routes } from '@angular/router';
 import { Lock } from './platform/lock';
+import { isDeskPath } from './start/desk-path';
+import { KeepingSync } from './store/keeping-sync';
 import { WorkspaceStore } from './store/workspace';
 
 /** On the very first opening the teacher is asked how to start. */
@@ -13,11 +15,19 @@ const started: CanActivateFn = () => {
 /** Closed while the machine is handed over. */
 const open: CanActivateFn = () => (inject(Lock).closed() ? inject(Router).createUrlTree(['/desk']) : true);
 
+/** The same for what needs the teacher's part of the store: it comes only where the way is open. */
+const teachers: CanActivateFn = async () => {
+  const sync = inject(KeepingSync);
+  if (inject(Lock).closed()) return inject(Router).createUrlTree(['/desk']);
+  await sync.openAll();
+  return true;
+};
+
 /** To open the desk is to hand the machine over. */
 const handing: CanActivateFn = async () => {
   const lock = inject(Lock);
   const { url } = inject(Router);
-  if (lock.isSet() && !lock.closed() && !/^\/desk\b/.test(url) && url !== '/') lock.cameFrom.set(url);
+  if (lock.isSet() && !lock.closed() && !isDeskPath(url) && url !== '/') lock.cameFrom.set(url);
   await lock.close();
   return true;
 };
@@ -52,25 +62,25 @@ export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'shelf' },
   {
     path: 'welcome',
-    canActivate: [open],
+    canActivate: [teachers],
     title: 'Welcome – Lorvet',
     loadComponent: () => import('./welcome/welcome').then((m) => m.Welcome),
   },
   {
     path: 'bring-up',
-    canActivate: [open, upgrading],
+    canActivate: [teachers, upgrading],
     title: 'Bringing up – Lorvet',
     loadComponent: () => import('./welcome/bring-up').then((m) => m.BringUp),
   },
   {
     path: 'demo',
-    canActivate: [open],
+    canActivate: [teachers],
     title: 'Lorvet',
     loadComponent: () => import('./welcome/start-demo').then((m) => m.StartDemo),
   },
   {
     path: '',
-    canActivate: [open, started],
+    canActivate: [teachers, started],
     canActivateChild: [open, named],
     loadComponent: () => import('./frame').then((m) => m.Frame),
     children: [
@@ -173,13 +183,13 @@ export const routes: Routes = [
   },
   {
     path: 'look/version/:versionId',
-    canActivate: [open, started, named],
+    canActivate: [teachers, started, named],
     title: 'Looking as a learner',
     loadComponent: () => import('./desk/look-as').then((m) => m.LookAs),
   },
   {
     path: 'look/:handOutId/:learnerId',
-    canActivate: [open, started, named],
+    canActivate: [teachers, started, named],
     title: 'Looking as a learner',
     loadComponent: () => import('./desk/look-as').then((m) => m.LookAs),
   },

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, effect, inject, untracked } from '@angular/core';
 import { Router, RouterOutlet } from '@angular/router';
 import { Lock } from './platform/lock';
+import { isDeskPath } from './start/desk-path';
 import { Ask } from './ui/ask';
 import { AskDialog } from './ui/ask-dialog';
 
@@ -32,7 +33,7 @@ export class App {
       if (!lock.closed()) return;
       untracked(() => {
         this.ask.withdraw();
-        if (!/^\/desk\b/.test(router.url)) void router.navigate(['/desk'], { replaceUrl: true });
+        if (!isDeskPath(router.url)) void router.navigate(['/desk'], { replaceUrl: true });
       });
     });
   }

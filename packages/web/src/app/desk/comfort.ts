@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { type Comfort, type LearnerPackage, PLAIN_COMFORT } from '@lorvet/core';
+import { type Comfort, type LearnerPackage, PLAIN_COMFORT } from '@lorvet/core/desk';
 
 const FONTS: Record<Comfort['font'], { readonly name: string; readonly css: string }> = {
   hyperlegible: { name: 'Clear', css: "'Atkinson Hyperlegible Next Variable', sans-serif" },

@@ -11,7 +11,7 @@ import {
   type Slipped,
   stateNow,
   statesIn,
-} from '@lorvet/core';
+} from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';

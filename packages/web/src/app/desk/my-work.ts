@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { answerIsEmpty, type CopyState } from '@lorvet/core';
+import { answerIsEmpty, type CopyState } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { Focused } from '../ui/focused';

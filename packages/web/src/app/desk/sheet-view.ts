@@ -20,7 +20,7 @@ import {
   oneByOne,
   PLAIN_COMFORT,
   questionNumbers,
-} from '@lorvet/core';
+} from '@lorvet/core/desk';
 import { Focused } from '../ui/focused';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { SheetContext } from '../ui/blocks/sheet-context';

@@ -10,7 +10,7 @@ import {
   untracked,
 } from '@angular/core';
 import { Router } from '@angular/router';
-import { type Answer, type Comfort, writeAnswers } from '@lorvet/core';
+import { type Answer, type Comfort, writeAnswers } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { sayOnLeaving } from '../platform/leaving';

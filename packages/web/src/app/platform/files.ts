@@ -1,4 +1,4 @@
-import { ASSET_MIMES, Problem } from '@lorvet/core';
+import { ASSET_MIMES, Problem } from '@lorvet/core/desk';
 import type { KeptAsset } from './storage/kept-asset';
 
 type Mime = KeptAsset['mime'];

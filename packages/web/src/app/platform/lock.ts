@@ -1,5 +1,5 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { z } from '@lorvet/core';
+import { z } from '@lorvet/core/desk';
 import { BOXES } from './storage/boxes-token';
 
 /** Which pictures a code is made of, in the order in which they are shown. */

@@ -1,4 +1,4 @@
-import { COLLECTIONS, type RecordChange } from '@lorvet/core';
+import { COLLECTIONS, type RecordChange } from '@lorvet/core/desk';
 import type { KeptDoc } from '../platform/storage/kept-asset';
 
 /*

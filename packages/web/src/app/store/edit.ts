@@ -1,4 +1,4 @@
-import { type CollectionName, type Family, type Id, type Stamp, type Version } from '@lorvet/core';
+import type { CollectionName, Family, Id, Stamp, Version } from '@lorvet/core';
 import { isDevMode } from '@angular/core';
 import type { Action, ActionCreator } from '@ngrx/store';
 import { type Draft, original } from 'immer';

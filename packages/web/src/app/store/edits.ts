@@ -11,6 +11,7 @@ import {
 } from './actions';
 
 import { BENCH_EDITS } from './bench-edits';
+import { DESK_EDITS } from './desk-edits';
 import { changeFamily, coreStamp, edit, type Edit, plain, put } from './edit';
 import { putBack, takeOut, without } from './removals';
 
@@ -18,7 +19,10 @@ function peopleIn(w: KeptDoc) {
   return { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
 }
 
+/** What is done at the desk and in the teacher's places. */
 export const EDITS: ReadonlyMap<string, Edit> = new Map([
+  ...DESK_EDITS,
+
   edit(ShelfActions.familyAdded, { run: (doc, { family }) => put(doc, 'families', family), label: (a) => a.label }),
 
   ...BENCH_EDITS,
@@ -152,15 +156,10 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: () => 'give out',
   }),
 
-  edit(DeskActions.copySaved, { run: (doc, { copy }) => put(doc, 'copies', copy) }),
   edit(DeskActions.copyBrought, {
     run: (doc, { copy }) => put(doc, 'copies', copy),
     label: (a) => `answers of ${a.title} from a file`,
   }),
-  edit(DeskActions.comfortSaved, {
-    run: (doc, { learnerId, comfort }) => put(doc, 'comforts', { id: learnerId, comfort }),
-  }),
-  edit(DeskActions.mediaKept, { run: (doc, { asset }) => put(doc, 'assets', asset) }),
 
   edit(KeepingActions.removed, {
     run: (doc, { removed }) => takeOut(doc, removed),

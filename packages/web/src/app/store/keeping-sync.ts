@@ -1,16 +1,19 @@
-import { inject, Injectable } from '@angular/core';
-import { indexChanges, statesIn, type IndexPatch, type RecordChange } from '@lorvet/core';
+import { inject, Injectable, Injector } from '@angular/core';
+import { deskChanges, statesIn, type IndexName, type IndexPatch, type RecordChange } from '@lorvet/core/desk';
 import { Store } from '@ngrx/store';
 import { Durable } from '../platform/storage/durable';
 import { Exchange } from '../platform/storage/exchange';
 import { Keeper, placesIn } from '../platform/storage/keeper';
+import type { KeptDoc } from '../platform/storage/kept-asset';
 import { Opener } from '../platform/storage/opening';
+import { KINDS } from '../platform/storage/record-places';
+import { isKnownHere } from '../platform/storage/rules';
 import { KeepingActions } from './actions';
 import { Leaving } from '../platform/leaving';
 import { joined } from './changes';
-import { Mending } from './mending';
 import { Parts } from './parts';
-import { selectChanged, selectDoc, selectIndex } from './selectors';
+import { selectChanged, selectDoc, selectIndex, selectStatus } from './selectors';
+import { Teaching } from './teaching';
 
 /**
  * Opens what is kept, then keeps what changes: each step whole, with the parts of the index that follow from it; and takes
@@ -23,11 +26,15 @@ export class KeepingSync {
   private readonly opener = inject(Opener);
   private readonly exchange = inject(Exchange);
   private readonly parts = inject(Parts);
-  private readonly mending = inject(Mending);
+  private readonly teaching = inject(Teaching);
+  private readonly injector = inject(Injector);
   private readonly durable = inject(Durable);
   private readonly leaving = inject(Leaving);
   private readonly doc = this.store.selectSignal(selectDoc);
   private readonly index = this.store.selectSignal(selectIndex);
+  private readonly status = this.store.selectSignal(selectStatus);
+  /** What changes ask of the index, as far as it is known here. */
+  follows: (changes: readonly RecordChange[], doc: KeptDoc) => IndexPatch[] = deskChanges;
   /** What changed since it was last handed on. */
   private waiting: readonly RecordChange[] = [];
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -37,14 +44,14 @@ export class KeepingSync {
     const opening = await this.opener.open();
     if (opening.state === 'open') {
       this.store.dispatch(KeepingActions.opened({ opened: opening.opened }));
-      void this.mending.mend(opening.opened.toMend);
+      void this.mend(opening.opened.toMend);
       void this.exchange.list();
     } else {
       const status = opening.state === 'fresh' ? 'choosing' : 'upgrading';
       this.store.dispatch(KeepingActions.awaited({ status }));
     }
     this.keeper.onArrival((arrivals) => this.store.dispatch(KeepingActions.recordsArrived({ arrivals })));
-    this.keeper.onFaulty((kind, id) => void this.mending.mend([{ kind, id }]));
+    this.keeper.onFaulty((kind, id) => void this.mend([{ kind, id }]));
     this.keeper.onHeard((keys) => void this.hear(keys));
     this.keeper.onGather(() => this.handOn());
     this.exchange.onExchanged(() => void this.reopen());
@@ -59,6 +66,16 @@ export class KeepingSync {
       this.handOn();
       this.keeper.hide();
     });
+  }
+
+  /** What the teacher's places need besides, where only the desk's part was opened: at once where it is here already. */
+  async openAll(): Promise<void> {
+    const missing = KINDS.filter((k) => !isKnownHere(k));
+    await this.teaching.learn();
+    if (missing.length === 0 || this.status() !== 'ready') return;
+    const { parts, toMend } = await this.opener.more(new Set(missing));
+    if (parts.length) this.store.dispatch(KeepingActions.partsCame({ parts }));
+    void this.mend(toMend);
   }
 
   /** The generation that is open. */
@@ -78,7 +95,7 @@ export class KeepingSync {
     const changes = this.waiting;
     if (changes.length === 0) return;
     this.waiting = [];
-    const patches = indexChanges(changes, this.doc()).filter((p) => this.isNews(p));
+    const patches = this.follows(changes, this.doc()).filter((p) => this.isNews(p));
     if (patches.length) this.store.dispatch(KeepingActions.indexChanged({ patches }));
     this.keeper.write(
       changes.map(({ collection, id, before, after }) => ({ kind: collection, id, before, after })),
@@ -95,9 +112,19 @@ export class KeepingSync {
   }
 
   private async hear(keys: readonly string[]): Promise<void> {
-    const places = placesIn(keys).map((p) => ({ ...p, held: this.parts.isHeld(p.kind, p.id) }));
+    const places = placesIn(keys)
+      .filter((p) => isKnownHere(p.kind))
+      .map((p) => ({ ...p, held: this.parts.isHeld(p.kind, p.id) }));
     if (places.length === 0) return;
     await this.keeper.arrive(places, (arrivals) => this.store.dispatch(KeepingActions.recordsArrived({ arrivals })));
+  }
+
+  /** Parts of the index that cannot be read are made anew from what the teacher keeps. */
+  private async mend(parts: readonly { readonly kind: IndexName; readonly id: string }[]): Promise<void> {
+    if (parts.length === 0) return;
+    await this.openAll();
+    const { Mending } = await import('./mending');
+    await this.injector.get(Mending).mend(parts);
   }
 
   /** Another tab put another workspace in the place of this one. */

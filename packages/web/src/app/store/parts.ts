@@ -1,5 +1,5 @@
 import { DestroyRef, effect, inject, Injectable, type Signal, signal, untracked } from '@angular/core';
-import { type Id, INDEX_NAMES } from '@lorvet/core';
+import { type Id, INDEX_NAMES } from '@lorvet/core/desk';
 import { Store } from '@ngrx/store';
 import { Keeper, type Arrival } from '../platform/storage/keeper';
 import { boxOf, keyOf, type Kind } from '../platform/storage/record-places';

@@ -21,9 +21,11 @@ import { demoWorkspace } from '@lorvet/core/demo';
 import type { KeptDoc } from '../platform/storage/kept-asset';
 import { allOpened } from '../testing/kept-demo';
 import { BenchActions, BringActions, DeskActions, KeepingActions, HandOutActions, MarkingActions } from './actions';
-import { initialState, type LorvetState, reducer } from './reducer';
+import { EDITS } from './edits';
+import { initialState, type LorvetState, reducerOf } from './reducer';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24));
+const reducer = reducerOf(EDITS);
 const start: LorvetState = reducer(initialState, KeepingActions.opened({ opened: allOpened(demo) }));
 const lone = { id: 'lone', mime: 'image/png' as const, name: 'lone.png', data: new Blob(['x']) };
 const objective = { id: 'o', code: '', text: 'Count', subject: '', ages: '', from: '' };

@@ -1,5 +1,5 @@
 import { isDevMode } from '@angular/core';
-import { CannotRecord, emptyIndex, type Index, INDEX_NAMES, patchedIndex, type RecordChange } from '@lorvet/core';
+import { CannotRecord, emptyIndex, type Index, INDEX_NAMES, patchedIndex, type RecordChange } from '@lorvet/core/desk';
 import type { Action } from '@ngrx/store';
 import { produce, setAutoFreeze } from 'immer';
 import type { Arrival } from '../platform/storage/keeper';
@@ -9,7 +9,6 @@ import { boxOf } from '../platform/storage/record-places';
 import { type ExchangeStep, KeepingActions } from './actions';
 import { changesBetween, joined, taken } from './changes';
 import type { Edit } from './edit';
-import { EDITS } from './edits';
 
 // Freezing what comes in costs a walk through all of it: it guards development and tests only.
 setAutoFreeze(isDevMode());
@@ -53,9 +52,15 @@ export const initialState: LorvetState = {
   problem: null,
 };
 
-export function reducer(state: LorvetState = initialState, action: Action): LorvetState {
-  const edit = EDITS.get(action.type);
-  if (edit) return commit(state, edit, action);
+/** What becomes of the state where these edits are known. */
+export const reducerOf =
+  (edits: ReadonlyMap<string, Edit>) =>
+  (state: LorvetState = initialState, action: Action): LorvetState => {
+    const edit = edits.get(action.type);
+    return edit ? commit(state, edit, action) : kept(state, action);
+  };
+
+function kept(state: LorvetState, action: Action): LorvetState {
   switch (action.type) {
     case KeepingActions.awaited.type:
       return { ...initialState, status: (action as ReturnType<typeof KeepingActions.awaited>).status };

@@ -1,4 +1,5 @@
-import { type IndexName, isRemoved, listOf, type People } from '@lorvet/core';
+import type { People } from '@lorvet/core';
+import { type IndexName, isRemoved, listOf } from '@lorvet/core/desk';
 import { createFeatureSelector, createSelector } from '@ngrx/store';
 import type { KeptDoc } from '../platform/storage/kept-asset';
 import { FEATURE, isExchange, type LorvetState, type Step } from './reducer';

@@ -1,4 +1,4 @@
-import { copyIdOf, type HandOutHead, holdersOf, type Id, sourceFamilies } from '@lorvet/core';
+import { copyIdOf, type HandOutHead, holdersOf, type Id, sourceFamilies } from '@lorvet/core/desk';
 import type { KeptDoc } from '../platform/storage/kept-asset';
 import type { Want } from './parts';
 

@@ -1,9 +1,9 @@
-import { computed, inject, Injectable } from '@angular/core';
-import { type Content, type Family, type Id, type InPlace, latest, listOf } from '@lorvet/core';
+import { computed, inject, Injectable, Injector } from '@angular/core';
+import type { Content, Family, Id, InPlace } from '@lorvet/core';
+import { latest, listOf } from '@lorvet/core/desk';
 import { type Action, Store } from '@ngrx/store';
 import { Clock } from '../platform/clock';
 import { BenchActions, KeepingActions, type Stamped } from './actions';
-import { Exchanging } from './exchanging';
 import { Parts } from './parts';
 import { isExchange, type Step } from './reducer';
 import {
@@ -40,7 +40,7 @@ export class WorkspaceStore {
   private readonly store = inject(Store);
   private readonly clock = inject(Clock);
   private readonly parts = inject(Parts);
-  private readonly exchanging = inject(Exchanging);
+  private readonly injector = inject(Injector);
 
   readonly status = this.store.selectSignal(selectStatus);
   readonly doc = this.store.selectSignal(selectDoc);
@@ -108,7 +108,10 @@ export class WorkspaceStore {
 
   private async step(step: Step | null, side: 'past' | 'future'): Promise<void> {
     if (!step) return;
-    if (isExchange(step)) return await this.exchanging.back(step, side);
+    if (isExchange(step)) {
+      const { Exchanging } = await import('./exchanging');
+      return await this.injector.get(Exchanging).back(step, side);
+    }
     // What follows from a hand-out that comes or goes is looked up in it.
     const large: Id[] = step.changes.flatMap((c) => {
       const r = (c.after ?? c.before) as { what?: unknown; target?: unknown } | undefined;

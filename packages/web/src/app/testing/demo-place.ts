@@ -1,4 +1,4 @@
-import type { Type } from '@angular/core';
+import { Injector, type Type } from '@angular/core';
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
@@ -13,7 +13,9 @@ import { BOXES } from '../platform/storage/boxes-token';
 import { BulkWork } from '../store/bulk-work';
 import { KeepingSync } from '../store/keeping-sync';
 import { Parts } from '../store/parts';
-import { FEATURE, reducer } from '../store/reducer';
+import { DESK_EDITS } from '../store/desk-edits';
+import { FEATURE, reducerOf } from '../store/reducer';
+import { teach } from '../store/teachers-part';
 import { WorkspaceStore } from '../store/workspace';
 import { Ask, type Question } from '../ui/ask';
 import { type Name, SelectHarness } from './harnesses';
@@ -95,7 +97,7 @@ export class DemoPlace<T> {
       providers: [
         provideRouter([{ path: '**', children: [] }]),
         provideStore(
-          { [FEATURE]: reducer },
+          { [FEATURE]: reducerOf(DESK_EDITS) },
           { runtimeChecks: { strictStateImmutability: false, strictActionImmutability: false } },
         ),
         // Nothing is laid out here: parts without their styles are made much faster.
@@ -109,6 +111,7 @@ export class DemoPlace<T> {
       ],
     });
     const work = TestBed.inject(WorkspaceStore);
+    teach(TestBed.inject(Injector));
     await TestBed.inject(KeepingSync).start();
     await inMemory(workspace);
     if (bench) {

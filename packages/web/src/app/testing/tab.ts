@@ -6,7 +6,9 @@ import type { Box, Boxes, BoxName } from '../platform/storage/boxes';
 import { BOXES } from '../platform/storage/boxes-token';
 import { Keeper } from '../platform/storage/keeper';
 import { KeepingSync } from '../store/keeping-sync';
-import { FEATURE, reducer } from '../store/reducer';
+import { DESK_EDITS } from '../store/desk-edits';
+import { FEATURE, reducerOf } from '../store/reducer';
+import { teach } from '../store/teachers-part';
 import { WorkspaceStore } from '../store/workspace';
 
 const open: ApplicationRef[] = [];
@@ -29,13 +31,14 @@ export class Tab {
         provideZonelessChangeDetection(),
         provideRouter([]),
         provideStore(
-          { [FEATURE]: reducer },
+          { [FEATURE]: reducerOf(DESK_EDITS) },
           { runtimeChecks: { strictStateImmutability: false, strictActionImmutability: false } },
         ),
         { provide: BOXES, useValue: boxes },
       ],
     });
     open.push(app);
+    teach(app.injector);
     const tab = new Tab(app);
     await tab.sync.start();
     return tab;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { PageMark } from '@lorvet/core';
+import type { PageMark } from '@lorvet/core/desk';
 
 /** The signs a page may carry: plain shapes, one path each in a box of 24. */
 export const SIGNS: Record<Exclude<PageMark['sign'], ''>, { name: string; d: string }> = {

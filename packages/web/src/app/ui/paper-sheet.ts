@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
-import { type Answer, type LearnerPackage, questionNumbers } from '@lorvet/core';
+import { type Answer, type LearnerPackage, questionNumbers } from '@lorvet/core/desk';
 import { LaidPage } from './blocks/laid-page';
 import { SheetContext } from './blocks/sheet-context';
 import { PageMarkView } from './page-mark';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Swatch } from '@lorvet/core';
+import type { Swatch } from '@lorvet/core/desk';
 
 type Bar = readonly [x: number, y: number, w: number, h: number];
 

@@ -1,5 +1,5 @@
 import { Injectable, signal } from '@angular/core';
-import { type Aside, asideSchema } from '@lorvet/core';
+import { type Aside, asideSchema } from '@lorvet/core/desk';
 import type { Generation } from './generation';
 import { boxOf, placeOf } from './record-places';
 

@@ -1,4 +1,4 @@
-import { type Copy, type IndexPatch, merge3, mergeCopies, patched, WORKSPACE_FORMAT } from '@lorvet/core';
+import { type Copy, type IndexPatch, merge3, mergeCopies, patched, WORKSPACE_FORMAT } from '@lorvet/core/desk';
 import type { Asides } from './asides';
 import type { Put } from './generation';
 import type { Known } from './known';

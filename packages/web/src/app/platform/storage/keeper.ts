@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { INDEX_NAMES, type IndexName, type IndexPatch } from '@lorvet/core';
+import { INDEX_NAMES, type IndexName, type IndexPatch } from '@lorvet/core/desk';
 import { Asides } from './asides';
 import { BOXES } from './boxes-token';
 import { type Arrival, Drafts, patchedBy } from './drafts';
@@ -8,6 +8,7 @@ import { Known } from './known';
 import { type LateEntry, lateOnes, putLate } from './late';
 import { keyOf, type Kind, placeOf, type Wrapped } from './record-places';
 import { readGenerations, Turns } from './root';
+import { isKnownHere } from './rules';
 import { goodOf, readStored, readStoredList, type Stored } from './stored';
 import { type Batch, type Change, type Refused, Waiting } from './waiting';
 
@@ -190,6 +191,8 @@ export class Keeper {
     let any = false;
     for (const { tab, late } of lateOnes()) {
       if (tab === this.tab || late.generation !== this.generation?.id) continue;
+      // What the teacher did is written where the teacher's records can be read.
+      if (![...late.entries.map((e) => e.kind), ...late.patches.map((p) => p.in)].every(isKnownHere)) continue;
       const changes: Change[] = [];
       for (const { kind, id, value, base, rev } of late.entries) {
         const kept = goodOf(await this.stored(kind, id));

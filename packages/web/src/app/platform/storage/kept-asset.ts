@@ -1,5 +1,6 @@
-import { type Asset, ASSET_MIMES, type CollectionName, type RecordOf } from '@lorvet/core';
-import { z } from '@lorvet/core';
+import type { RecordOf } from '@lorvet/core';
+import { type Asset, ASSET_MIMES, type CollectionName } from '@lorvet/core/desk';
+import { z } from '@lorvet/core/desk';
 
 /** An asset as the browser keeps it: its bytes stay on the disk until they are shown. */
 export const keptAssetSchema = z.object({

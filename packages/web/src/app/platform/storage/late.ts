@@ -1,4 +1,4 @@
-import type { IndexPatch } from '@lorvet/core';
+import type { IndexPatch } from '@lorvet/core/desk';
 import type { Kind } from './record-places';
 
 /** A record that was still to be written when the page went. */

@@ -1,12 +1,13 @@
 import { inject, Injectable } from '@angular/core';
-import { type Index, emptyIndex, emptyWorkspace, type IndexName, INDEX_NAMES, WORKSPACE_FORMAT } from '@lorvet/core';
+import { type Index, emptyIndex, emptyWorkspace, type IndexName, INDEX_NAMES, WORKSPACE_FORMAT } from '@lorvet/core/desk';
 import { Asides } from './asides';
 import type { Boxes } from './boxes';
 import { BOXES } from './boxes-token';
 import { Generation, Unreadable } from './generation';
-import { Keeper } from './keeper';
+import { type Arrival, Keeper } from './keeper';
 import type { KeptDoc } from './kept-asset';
 import { isWrapped, type Kind, migrated, placeOf, readRecord, type Wrapped } from './record-places';
+import { isKnownHere } from './rules';
 import { type Generations, readGenerations } from './root';
 
 /** What is known at the opening: all heads, and the records that are small. */
@@ -53,6 +54,16 @@ export class Opener {
     return await this.read(heads);
   }
 
+  /** The heads of these kinds, where only others were read before. */
+  async more(kinds: ReadonlySet<Kind>): Promise<Pick<Opened, 'toMend'> & { readonly parts: readonly Arrival[] }> {
+    const id = this.keeper.generationId;
+    if (id === null) return { parts: [], toMend: [] };
+    // What a page left behind that was closed too soon may be of these.
+    await this.keeper.takeLate();
+    const { good, toMend } = await this.good(await new Generation(this.boxes, id).heads(), (kind) => kinds.has(kind));
+    return { parts: good.map((g) => ({ kind: g.kind, id: g.id, value: g.data })), toMend };
+  }
+
   private async hasFirst(): Promise<boolean> {
     return await this.boxes.hasFirst().catch(() => false);
   }
@@ -65,11 +76,21 @@ export class Opener {
   private async read(heads: ReadonlyMap<string, unknown>): Promise<Opened> {
     const doc = emptyDoc() as unknown as Record<string, Record<string, unknown>>;
     const index = emptyIndex() as unknown as Record<string, Record<string, unknown>>;
+    const { good, toMend } = await this.good(heads, isKnownHere);
+    for (const { kind, id, data } of good) {
+      const records = (isIndex(kind) ? index : doc)[kind];
+      if (records) records[id] = data;
+    }
+    return { doc: doc as unknown as KeptDoc, index: index as unknown as Index, toMend };
+  }
+
+  /** What can be read of the heads that are wanted, in its order; what cannot be is set aside, or is to be mended. */
+  private async good(heads: ReadonlyMap<string, unknown>, isWanted: (kind: Kind) => boolean) {
     const toMend: { kind: IndexName; id: string }[] = [];
     const good: { kind: Kind; id: string; wrapped: Wrapped; data: unknown }[] = [];
     for (const [key, value] of heads) {
       const place = placeOf(key);
-      if (!place) continue;
+      if (!place || !isWanted(place.kind)) continue;
       const { kind, id } = place;
       const read = readHead(kind, value);
       if ('data' in read) {
@@ -79,12 +100,8 @@ export class Opener {
       else await this.asides.put(key, read.why, value instanceof Unreadable ? null : value);
     }
     good.sort((a, b) => a.wrapped.place - b.wrapped.place);
-    for (const { kind, id, wrapped, data } of good) {
-      this.keeper.known(kind, id, wrapped);
-      const records = (isIndex(kind) ? index : doc)[kind];
-      if (records) records[id] = data;
-    }
-    return { doc: doc as unknown as KeptDoc, index: index as unknown as Index, toMend };
+    for (const { kind, id, wrapped } of good) this.keeper.known(kind, id, wrapped);
+    return { good, toMend };
   }
 }
 

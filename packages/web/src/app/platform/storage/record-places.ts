@@ -3,19 +3,15 @@ import {
   COLLECTIONS,
   type Family,
   INDEX_NAMES,
-  indexSchemas,
   type IndexName,
+  mended,
   placesOf,
-  repaired,
-  recordSchemas,
   type Revision,
-  unsoundIn,
-  migrateRecord,
-} from '@lorvet/core';
-import { type z } from 'zod';
+  WORKSPACE_FORMAT,
+} from '@lorvet/core/desk';
 import type { BoxName } from './boxes';
 import type { Put } from './generation';
-import { keptAssetSchema } from './kept-asset';
+import { ruleOf } from './rules';
 
 /** Everything that is kept record by record: what the teacher made, and the parts that follow from it. */
 export type Kind = CollectionName | IndexName;
@@ -71,13 +67,6 @@ export interface Wrapped {
 export const isWrapped = (value: unknown): value is Wrapped =>
   typeof value === 'object' && value !== null && 'format' in value && 'rev' in value && 'data' in value;
 
-const schemaOf = (kind: Kind): z.ZodType =>
-  kind === 'assets'
-    ? keptAssetSchema
-    : kind in recordSchemas
-      ? recordSchemas[kind as CollectionName]
-      : indexSchemas[kind as IndexName];
-
 // What never changes is checked once: a family of fifty revisions is written at every pause in typing.
 const sound = new WeakSet<object>();
 
@@ -85,9 +74,10 @@ const sound = new WeakSet<object>();
 export function faultsOf(kind: Kind, value: unknown): string[] {
   if (typeof value === 'object' && value !== null && sound.has(value)) return [];
   const checked = kind === 'families' ? lean(value) : value;
-  const read = schemaOf(kind).safeParse(checked);
+  const rule = ruleOf(kind);
+  const read = rule.schema.safeParse(checked);
   if (!read.success) return placesOf(read.error, 3);
-  const unsound = kind === 'families' ? unsoundIn(value as Family).slice(0, 3) : [];
+  const unsound = rule.unsoundIn?.(value) ?? [];
   if (unsound.length === 0) remember(kind, value as object);
   return unsound;
 }
@@ -115,15 +105,17 @@ export type ReadRecord = { readonly data: unknown; readonly notes?: readonly str
 export function readRecord(kind: Kind, data: unknown): ReadRecord {
   const read = asItIs(kind, data);
   if ('data' in read || !COLLECTIONS.some((c) => c === kind)) return read;
-  const mended = repaired(kind as CollectionName, data);
-  const [only, ...more] = mended?.records ?? [];
-  return mended && only && more.length === 0 ? { data: only, notes: mended.notes } : read;
+  const { schema, mend } = ruleOf(kind);
+  const whole = mended(schema, data, mend);
+  const [only, ...more] = whole?.records ?? [];
+  return whole && only && more.length === 0 ? { data: only, notes: whole.notes } : read;
 }
 
 function asItIs(kind: Kind, data: unknown): { data: unknown } | { faults: string[] } {
-  const read = schemaOf(kind).safeParse(data);
+  const rule = ruleOf(kind);
+  const read = rule.schema.safeParse(data);
   if (!read.success) return { faults: placesOf(read.error, 3) };
-  const unsound = kind === 'families' ? unsoundIn(read.data as Family).slice(0, 3) : [];
+  const unsound = rule.unsoundIn?.(read.data) ?? [];
   if (unsound.length) return { faults: unsound };
   if (typeof read.data === 'object' && read.data !== null) remember(kind, read.data);
   return { data: read.data };
@@ -179,4 +171,5 @@ export function joined(kind: Kind, data: unknown, parts: readonly unknown[]): un
 }
 
 /** A kept record as of now. The first format had one box and is read elsewhere. */
-export const migrated = (kind: Kind, { format, data }: Wrapped): unknown => migrateRecord(kind, format, data);
+export const migrated = (kind: Kind, { format, data }: Wrapped): unknown =>
+  format === WORKSPACE_FORMAT ? data : (ruleOf(kind).migrate?.(format, data) ?? data);

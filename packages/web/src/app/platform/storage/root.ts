@@ -1,4 +1,4 @@
-import { z } from '@lorvet/core';
+import { z } from '@lorvet/core/desk';
 import type { Boxes } from './boxes';
 import { Generation } from './generation';
 

@@ -1,4 +1,4 @@
-import { WORKSPACE_FORMAT } from '@lorvet/core';
+import { WORKSPACE_FORMAT } from '@lorvet/core/desk';
 import { type Generation, readAll, readOne, Unreadable } from './generation';
 import {
   boxOf,

@@ -1,4 +1,4 @@
-import type { IndexPatch } from '@lorvet/core';
+import type { IndexPatch } from '@lorvet/core/desk';
 import { keyOf, type Kind } from './record-places';
 
 export interface Change {

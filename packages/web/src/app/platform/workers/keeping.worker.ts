@@ -1,8 +1,10 @@
 import { expose } from 'comlink';
 import { LocalForageBoxes } from '../storage/localforage-boxes';
+import { learnAllRules } from '../storage/all-rules';
 import { Bulk, type Progress } from '../storage/bulk';
 import { refusedOr } from './refused';
 
+learnAllRules();
 const bulk = new Bulk(new LocalForageBoxes());
 
 const api = {

@@ -10,7 +10,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Answer, answerSchema, drawingOf, mostAt, type Stroke, strokeSchema } from '@lorvet/core';
+import { type Answer, answerSchema, drawingOf, mostAt, type Stroke, strokeSchema } from '@lorvet/core/desk';
 import { getStroke } from 'perfect-freehand';
 import { Picture } from '../picture';
 

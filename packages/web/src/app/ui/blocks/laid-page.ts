@@ -8,7 +8,7 @@ import {
   output,
   type TemplateRef,
 } from '@angular/core';
-import { type Answer, answerIsEmpty, type LearnerBlock, type LearnerPackage } from '@lorvet/core';
+import { type Answer, answerIsEmpty, type LearnerBlock, type LearnerPackage } from '@lorvet/core/desk';
 import { DESK_WIDTH, OnPicture } from '../on-picture';
 import { LaidBox } from './laid-box';
 import { LearnerBlockView } from './learner-block';

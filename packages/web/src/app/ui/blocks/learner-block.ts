@@ -1,6 +1,6 @@
 import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { ANY_ANSWER, type Answer, type FlapAfter, type LearnerBlock, mayLift } from '@lorvet/core';
+import { ANY_ANSWER, type Answer, type FlapAfter, type LearnerBlock, mayLift } from '@lorvet/core/desk';
 import { DESK_PARTS } from './registry';
 import { SheetContext } from './sheet-context';
 

@@ -1,6 +1,6 @@
 import type { CdkDragDrop } from '@angular/cdk/drag-drop';
 import { afterNextRender, computed, Directive, ElementRef, inject, Injector, signal, type Signal } from '@angular/core';
-import { type LearnerBlock, type Piece, placedOf } from '@lorvet/core';
+import { type LearnerBlock, type Piece, placedOf } from '@lorvet/core/desk';
 import { DeskPart } from './part';
 
 export const TRAY = '';

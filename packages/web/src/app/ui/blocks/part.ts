@@ -1,5 +1,5 @@
 import { computed, Directive, inject, input, linkedSignal, signal } from '@angular/core';
-import { type Answer, answerSchema, type LearnerBlock, mostAt, textOf } from '@lorvet/core';
+import { type Answer, answerSchema, type LearnerBlock, mostAt, textOf } from '@lorvet/core/desk';
 import { SheetContext } from './sheet-context';
 
 /** What every learner's form of a block is given. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { Piece } from '@lorvet/core';
+import type { Piece } from '@lorvet/core/desk';
 import { PieceFace } from './piece-face';
 
 /** A piece that is pressed to be picked up. The drag is its host's. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import type { Piece } from '@lorvet/core';
+import type { Piece } from '@lorvet/core/desk';
 import { Picture } from '../picture';
 
 /** What a choice or a piece shows: its picture, its words, or both. */

@@ -1,6 +1,6 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { Piece } from '@lorvet/core';
+import type { Piece } from '@lorvet/core/desk';
 import { PieceButton } from './piece-button';
 
 /** A place with the pieces in it; while a piece is picked up it has a button to put it here. The tray is one too. */

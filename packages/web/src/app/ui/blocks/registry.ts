@@ -1,5 +1,5 @@
 import type { Type } from '@angular/core';
-import type { LearnerBlock } from '@lorvet/core';
+import type { LearnerBlock } from '@lorvet/core/desk';
 import { AudioDesk } from './audio/desk';
 import { ContentsDesk } from './contents/desk';
 import { DailyNoteDesk } from './daily-note/desk';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { mediaOf } from '@lorvet/core';
+import { mediaOf } from '@lorvet/core/desk';
 import { DeskPart, type LearnerBlockOf } from './part';
 import { Ruled } from './ruled';
 import { Takes } from './takes';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input, linkedSignal, output } from '@angular/core';
-import { type Answer, mediaOf } from '@lorvet/core';
+import { type Answer, mediaOf } from '@lorvet/core/desk';
 import { DeskActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 import { Picture } from '../picture';

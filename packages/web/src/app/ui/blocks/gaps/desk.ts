@@ -1,6 +1,6 @@
 import { CdkDrag, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { gapParts, type Piece, valuesOf } from '@lorvet/core';
+import { gapParts, type Piece, valuesOf } from '@lorvet/core/desk';
 import type { LearnerBlockOf } from '../part';
 import { MovingPart } from '../moving';
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { safeAddress } from '@lorvet/core';
+import { safeAddress } from '@lorvet/core/desk';
 import { DeskPart, type LearnerBlockOf } from '../part';
 
 /** The address is shown, so that nobody is sent where they did not mean to go. */

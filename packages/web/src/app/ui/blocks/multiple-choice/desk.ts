@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { chosenOf } from '@lorvet/core';
+import { chosenOf } from '@lorvet/core/desk';
 import { PieceFace } from '../piece-face';
 import { DeskPart, type LearnerBlockOf } from '../part';
 

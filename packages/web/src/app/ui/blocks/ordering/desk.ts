@@ -1,7 +1,7 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { chosenOf } from '@lorvet/core';
+import { chosenOf } from '@lorvet/core/desk';
 import { DeskPart, type LearnerBlockOf } from '../part';
 import { PieceFace } from '../piece-face';
 

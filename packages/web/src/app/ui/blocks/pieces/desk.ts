@@ -1,6 +1,6 @@
 import { CdkDropListGroup } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { chosenOf, type Piece, placesOfBoard } from '@lorvet/core';
+import { chosenOf, type Piece, placesOfBoard } from '@lorvet/core/desk';
 import { Picture } from '../../picture';
 import { MovingPart } from '../moving';
 import type { LearnerBlockOf } from '../part';

@@ -1,6 +1,6 @@
 import { CdkDropListGroup } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component } from '@angular/core';
-import type { Piece } from '@lorvet/core';
+import type { Piece } from '@lorvet/core/desk';
 import { MovingPart } from '../moving';
 import type { LearnerBlockOf } from '../part';
 import { Place } from '../place';

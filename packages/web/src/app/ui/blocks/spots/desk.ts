@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
-import { answerSchema, mostAt, type Point, pointsOf } from '@lorvet/core';
+import { answerSchema, mostAt, type Point, pointsOf } from '@lorvet/core/desk';
 import { Picture } from '../../picture';
 import { DeskPart, type LearnerBlockOf } from '../part';
 

@@ -1,0 +1,38 @@
+/*
+ * What the desk and the storage need, and nothing of what only a teacher does: no adjustments, no recipes, no measures.
+ * The desk's part of the application imports from here alone, so that nothing else is fetched with it.
+ */
+export * from './activity/activity';
+export * from './activity/block';
+export * from './activity/blocks';
+export { gapParts, type GapPart, type Gap } from './activity/blocks/gaps';
+export { safeAddress } from './activity/blocks/link';
+export { type Board, type PiecePlace, placesOfBoard } from './activity/blocks/pieces';
+export * from './activity/family';
+export * from './activity/geometry';
+export * from './activity/limits';
+export { type CountedPage, questionNumbers } from './activity/numbering';
+export * from './activity/parts';
+export * from './activity/rich';
+export * from './activity/swatch';
+export { CannotRecord } from './adjust/cannot-record';
+export * from './assign/hand-out';
+export { learnerPackage, type LearnerPackage, learnerPackageSchema, packageOf } from './assign/learner-package';
+export { type Flaps, flapsOf, type LearnerSheet, learnerSheet, learnerSheetSchema } from './assign/learner-sheet';
+export * from './assign/one-by-one';
+export { NOTHING_SAID, type Said, type Slip, type Slipped, slipped, slipSchema } from './assign/slip';
+export * from './collections';
+export { ANSWERS_FORMAT, readAnswers, writeAnswers } from './formats/answers';
+export { placesOf, Problem } from './formats/problem';
+export { type Aside, asideSchema } from './keep/aside';
+export * from './keep/head-parts';
+export * from './keep/index-parts';
+export { merge3, mergeCopies, type Merged } from './keep/merge';
+export * from './keep/packed-ids';
+export { mended, type Repaired } from './keep/repair';
+export * from './keep/work-changes';
+export * from './kept';
+export * from './learners/learner';
+export * from './work/answer';
+export * from './work/copy';
+export { z } from './zod';
