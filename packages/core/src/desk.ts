@@ -13,7 +13,6 @@ export * from './activity/geometry';
 export * from './activity/limits';
 export { type CountedPage, questionNumbers } from './activity/numbering';
 export * from './activity/parts';
-export * from './activity/rich';
 export * from './activity/swatch';
 export { CannotRecord } from './adjust/cannot-record';
 export * from './assign/hand-out';

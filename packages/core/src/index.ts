@@ -1,6 +1,8 @@
 // What the desk and the storage need besides all else: without what a teacher does with it.
 export * from './desk';
 export * from './activity/family-schema';
+export { plainTextOf } from './activity/plain-text';
+export * from './activity/rich';
 export { contentAddress, fingerprint } from './activity/fingerprint';
 export {
   type Category,
@@ -25,7 +27,6 @@ export { proposeWords } from './adjust/word-bank';
 export { type AskedObjective, askedObjectives } from './bank/asked';
 export { assetsHeld, assetsOfFamily, AssetUses, assetUses } from './bank/assets';
 export * from './bank/bank';
-export { type ObjectiveList, readCase, readObjectivesCsv } from './bank/objectives';
 export {
   audienceOf,
   type Audience as HandOutAudience,
@@ -39,7 +40,6 @@ export { type Finding, lookOver } from './assign/look-over';
 export { freeze, freezeFor } from './assign/freeze';
 export { giveOut } from './assign/give-out';
 export { FLAP_AFTER } from './adjust/flap';
-export { CLEARLY_BETTER, suggest, type Suggestion } from './assign/suggest';
 export * from './adjust/drafts';
 export { canMix } from './adjust/mixing';
 export { canDraw } from './adjust/other-numbers';
@@ -59,7 +59,6 @@ export { migrateRecord, migrateWorkspace, type RawCollections } from './formats/
 export { base64, fromBase64 } from './formats/base64';
 export { type AdjustmentFile, readAdjustments, writeAdjustments } from './formats/adjustment-file';
 export { namesPassedOn, readFamily, unsoundIn, writeFamily } from './formats/family-file';
-export * from './formats/class-list';
 export { calledNames, namesIn } from './learners/names';
 export { SUPPORTS, type Support } from './learners/supports';
 export {
@@ -73,18 +72,8 @@ export {
   whereUsedInSteps,
 } from './lineage/lineage';
 export { type Classified, classify, counts, type Verdict as AdjustmentVerdict } from './measure/classify';
-export { measure, measureFamily, measureInSteps, measurePages, type Measures } from './measure/measure';
-export {
-  type Formula,
-  FORMULAS,
-  type FormulaId,
-  isHard,
-  LEAST_WORDS,
-  type Readability,
-  readability,
-  sentencesIn,
-  wordsIn,
-} from './measure/readability';
+export { isHard } from './measure/hard';
+export { sentencesIn, wordsIn } from './measure/words';
 export { mergeText, type TextChange, textChanges, type TextMerge } from './upkeep/merge-text';
 export {
   carryOver,

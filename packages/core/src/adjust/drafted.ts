@@ -1,7 +1,8 @@
 import { CannotRecord } from './cannot-record';
 import { type Content, findBlock } from '../activity/activity';
 import type { Id } from '../activity/block';
-import { isChoice, isItem, keyWordsOf, plainTextOf, wordsAt } from '../activity/blocks';
+import { isChoice, isItem, keyWordsOf, wordsAt } from '../activity/blocks';
+import { plainTextOf } from '../activity/plain-text';
 import type { Family, Version } from '../activity/family';
 import { fingerprint } from '../activity/fingerprint';
 import { basisContent, derive } from '../derive/derive';

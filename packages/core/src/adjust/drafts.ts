@@ -1,8 +1,9 @@
 import type { Content, Page } from '../activity/activity';
 import { type Demand, DEMANDS, type Id } from '../activity/block';
-import { type Block, isChoice, isItem, type ItemBlock, keyIdsOf, keyWordsOf, plainTextOf } from '../activity/blocks';
+import { type Block, isChoice, isItem, type ItemBlock, keyIdsOf, keyWordsOf } from '../activity/blocks';
+import { plainTextOf } from '../activity/plain-text';
 import { fingerprint } from '../activity/fingerprint';
-import { sentencesIn } from '../measure/readability';
+import { sentencesIn } from '../measure/words';
 import { plainWords } from '../work/match-words';
 import { chooseItems, itemsWithin } from './choose-items';
 import { choicesToLeaveOut, snapshotChoices } from './fewer-choices';

@@ -1,8 +1,9 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
-import { type Block, plainTextOf } from '../activity/blocks';
+import { type Block } from '../activity/blocks';
+import { plainTextOf } from '../activity/plain-text';
 import { stepsSchema } from '../activity/blocks/steps';
-import { sentencesIn } from '../measure/readability';
+import { sentencesIn } from '../measure/words';
 import {
   accommodation,
   adjustmentBase,

@@ -1,6 +1,7 @@
 import { type Content, type Page } from '../activity/activity';
 import type { Id, Source } from '../activity/block';
-import { type Block, type BlockKindName, isItem, labelOf, plainTextOf } from '../activity/blocks';
+import { type Block, type BlockKindName, isItem, labelOf } from '../activity/blocks';
+import { plainTextOf } from '../activity/plain-text';
 import { type Family, latest } from '../activity/family';
 
 /** One thing that can be picked from the bank: a page, or an item or other block on one. */

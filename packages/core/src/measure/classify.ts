@@ -3,7 +3,7 @@ import { chainOf, type Family } from '../activity/family';
 import type { Judgement } from '../adjust/adjustment';
 import { kindOfAdjustment } from '../adjust/registry';
 import { basisContent, derive, inForce } from '../derive/derive';
-import { objectiveIdsIn } from './measure';
+import { objectiveIdsIn } from './words';
 
 export interface Verdict {
   readonly judgement: Judgement;

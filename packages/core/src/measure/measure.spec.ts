@@ -7,7 +7,8 @@ import { derive } from '../derive/derive';
 import { stamp } from '../testing/random-family';
 import { classify, counts } from './classify';
 import { measure } from './measure';
-import { isHard, readability } from './readability';
+import { isHard } from './hard';
+import { readability } from './readability';
 
 const pool = demoWorkspace(Date.UTC(2026, 10, 24)).families['rock-pool'] as Family;
 type Done = Parameters<typeof recordInPlace>[2];

@@ -1,11 +1,12 @@
 import { type Content, itemsOf, type Objective, type Page } from '../activity/activity';
 import { type Demand, DEMANDS, type Id } from '../activity/block';
-import { type Block, isChoice, isItem, type ItemBlock, itemRules, plainTextOf } from '../activity/blocks';
+import { type Block, isChoice, isItem, type ItemBlock, itemRules } from '../activity/blocks';
+import { plainTextOf } from '../activity/plain-text';
 import { type Family, versionTree } from '../activity/family';
-import { plainRich } from '../activity/rich';
 import { derive } from '../derive/derive';
 import { SUPPORTS, type Support } from '../learners/supports';
-import { addCounts, countText, type Readability, readabilityOf, type TextCount, wordsIn } from './readability';
+import { addCounts, countText, type Readability, readabilityOf, type TextCount } from './readability';
+import { learnerText, objectiveIdsIn, prose, wordsIn } from './words';
 
 /** Words a learner of middling speed reads in a minute on a worksheet, set low on purpose. */
 export const READING_WORDS_PER_MINUTE = 90;
@@ -25,21 +26,6 @@ export interface Measures {
   readonly objectivesKept: readonly Objective[];
   readonly objectivesDropped: readonly Objective[];
 }
-
-/** The words a learner reads in a block. */
-export const learnerText = (block: Block): string =>
-  block.audience !== 'learner' || block.kind === 'picture' ? '' : plainTextOf(block);
-
-/** The running text that the formulas measure: passages, instructions and questions, not labels and choices. */
-export const prose = (block: Block): string => {
-  if (block.audience !== 'learner') return '';
-  if (block.kind === 'text' || block.kind === 'passage') return plainRich(block.text);
-  if (block.kind === 'instruction') return block.text;
-  return isItem(block) ? block.prompt : '';
-};
-
-export const objectiveIdsIn = (content: Content): Set<string> =>
-  new Set(itemsOf(content).flatMap((i) => (i.objectiveId ? [i.objectiveId] : [])));
 
 /** What is counted on one page; pages add up. */
 interface PageCount {

@@ -1,6 +1,5 @@
 import { automatedReadability } from 'automated-readability';
 import { colemanLiau } from 'coleman-liau';
-import { daleChall } from 'dale-chall';
 import { daleChallFormula } from 'dale-chall-formula';
 import { flesch } from 'flesch';
 import { fleschKincaid } from 'flesch-kincaid';
@@ -9,53 +8,13 @@ import { smogFormula } from 'smog-formula';
 import { spache } from 'spache';
 import { spacheFormula } from 'spache-formula';
 import { syllable } from 'syllable';
+import { isHard, isIn } from './hard';
+import { sentencesIn, withFieldsAsWords, wordsIn } from './words';
 
 /** A text shorter than this gives formulas nothing to hold on to: their authors took samples of 100 words. */
 export const LEAST_WORDS = 30;
 
-const daleChallWords = new Set(daleChall);
 const spacheWords = new Set(spache);
-
-export function wordsIn(text: string): string[] {
-  return text.match(/[\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*/gu) ?? [];
-}
-
-/** Sentences end at . ! ? or a line's end; a question's numbering is no sentence. */
-export function sentencesIn(text: string): string[] {
-  return text
-    .split(/(?<=[.!?…])\s+|\n+/u)
-    .map((s) => s.trim())
-    .filter((s) => wordsIn(s).length > 0);
-}
-
-/** Whether a list of words has a word or one of its plain forms; numbers and single letters count as known. */
-function isIn(list: ReadonlySet<string>, word: string): boolean {
-  const w = word.toLowerCase().replace(/['’]s$/, '');
-  if (/\d/.test(w) || w.length < 2 || list.has(w)) return true;
-  const endings: readonly [RegExp, string][] = [
-    [/s$/, ''],
-    [/es$/, ''],
-    [/ies$/, 'y'],
-    [/ed$/, ''],
-    [/d$/, ''],
-    [/ing$/, ''],
-    [/ing$/, 'e'],
-    [/ly$/, ''],
-    [/er$/, ''],
-    [/est$/, ''],
-    [/(.)\1(ed|ing)$/, '$1'],
-  ];
-  return endings.some(([end, by]) => list.has(w.replace(end, by)));
-}
-
-const hardKnown = new Map<string, boolean>();
-
-/** Whether the Dale–Chall list of familiar words (1995, 2,941 words) lacks a word and its plain forms. */
-export function isHard(word: string): boolean {
-  let hard = hardKnown.get(word);
-  if (hard === undefined) hardKnown.set(word, (hard = !isIn(daleChallWords, word)));
-  return hard;
-}
 
 /** What the formulas count in a text. Counts of two texts add up to those of both. */
 export interface TextCount {
@@ -74,9 +33,6 @@ export interface TextCount {
   /** Different words that Spache's list lacks. */
   readonly unfamiliar: readonly string[];
 }
-
-/** A field that is filled for each learner counts as one easy word: what will stand there is not known yet. */
-export const withFieldsAsWords = (text: string): string => text.replace(/\[\p{L}[\p{L} ]*\]/gu, 'you');
 
 export function countText(written: string): TextCount {
   const text = withFieldsAsWords(written);

@@ -1,6 +1,5 @@
 import { z } from '../../zod';
 import type { BlockKind, Id, ItemRules, WordsField } from '../block';
-import { plainRich } from '../rich';
 import { audioBlock } from './audio';
 import { contentsList } from './contents';
 import { dailyNote } from './daily-note';
@@ -116,21 +115,6 @@ export const withWords = (block: Block, field: string, text: string): Block =>
   kindOf(block).withWords(block, field, text);
 export const forLearner = (block: Block): LearnerBlock => kindOf(block).forLearner(block);
 export const freshBlock = (kind: BlockKindName, id: Id, newId: () => Id): Block => blockKinds[kind].fresh(id, newId);
-
-/** Everything a learner reads in a block, a line each, without marks of style. */
-export function plainTextOf(block: Block): string {
-  const lines = wordsOf(block).map((w) => w.text);
-  if (block.kind === 'text' || block.kind === 'passage') return lines.map(plainRich).filter(Boolean).join('\n');
-  if (block.kind === 'gaps')
-    return [
-      ...lines.slice(0, -1),
-      gapParts(block.text, block.gaps)
-        .map((p) => ('text' in p ? p.text : '…'))
-        .join(''),
-    ].join('\n');
-  if (block.kind === 'word-bank') lines.push(...block.words);
-  return lines.filter(Boolean).join('\n');
-}
 
 /** The text of one field, or undefined where the block has no such field. */
 export function wordsAt(block: Block, field: string): string | undefined {

@@ -8,9 +8,8 @@ import {
   listedObjectiveSchema,
   listOf,
   Problem,
-  readCase,
-  readObjectivesCsv,
 } from '@lorvet/core';
+import { readCase, readObjectivesCsv } from '@lorvet/core/lists';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { textOf } from '../platform/files';

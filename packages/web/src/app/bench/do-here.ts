@@ -17,10 +17,10 @@ import {
   basisContent,
   type LearnerBlock,
   type Lexicon,
-  measure,
   originOf,
   recordInPlace,
 } from '@lorvet/core';
+import { measure } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';

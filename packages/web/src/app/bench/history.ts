@@ -8,11 +8,11 @@ import {
   latest,
   learnersWith,
   masterChanges,
-  measureFamily,
   plainTextOf,
   versionOf,
   versionTree,
 } from '@lorvet/core';
+import { measureFamily } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { BenchActions } from '../store/actions';
 import { holdFamily } from '../store/hold-family';

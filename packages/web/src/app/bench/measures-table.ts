@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
-import { type Formula, FORMULAS, type FormulaId, LEAST_WORDS, type Measures } from '@lorvet/core';
+import { type Formula, FORMULAS, type FormulaId, LEAST_WORDS, type Measures } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { figure } from '../ui/tenth';
 

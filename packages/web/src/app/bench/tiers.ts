@@ -9,13 +9,13 @@ import {
   type Id,
   latest,
   listOf,
-  measure,
   type Recipe,
   runRecipe,
   SHIPPED_RECIPES,
   type Version,
   questionNumbers,
 } from '@lorvet/core';
+import { measure } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Clock } from '../platform/clock';

@@ -15,13 +15,13 @@ import {
   type Page,
   plainTextOf,
   plainWords,
-  readability,
   wholePageId,
   versionOf,
   wordsOf,
   questionNumbers,
   basisContent,
 } from '@lorvet/core';
+import { readability } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { FOLD } from '../ui/controls/fold';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import { derive, itemsOf, measurePages, personalFieldsIn } from '@lorvet/core';
+import { derive, itemsOf, personalFieldsIn } from '@lorvet/core';
+import { measurePages } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Tooltip } from 'primeng/tooltip';

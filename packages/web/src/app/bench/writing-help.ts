@@ -9,7 +9,8 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { plainRich, readability, sentencesIn, wordsIn } from '@lorvet/core';
+import { plainRich, sentencesIn, wordsIn } from '@lorvet/core';
+import { readability } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { Words } from '../platform/words';
 import { Latest } from '../ui/latest';

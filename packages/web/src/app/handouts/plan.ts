@@ -5,7 +5,6 @@ import {
   audienceOf,
   bandsOf,
   type Check,
-  CLEARLY_BETTER,
   coverage,
   type HandOut,
   handOutState,
@@ -13,9 +12,9 @@ import {
   latest,
   lookOver,
   type Learner,
-  suggest,
   versionTree,
 } from '@lorvet/core';
+import { CLEARLY_BETTER, suggest } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';

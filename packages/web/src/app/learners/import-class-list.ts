@@ -1,16 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { EMPTY_NEEDS, NO_PERSON, Problem } from '@lorvet/core';
 import {
   CLASS_FIELD_LABELS,
   CLASS_FIELDS,
   type ClassField,
   type ClassTable,
-  EMPTY_NEEDS,
   mapClassList,
-  NO_PERSON,
-  Problem,
   readClassTable,
-} from '@lorvet/core';
+} from '@lorvet/core/lists';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { textOf } from '../platform/files';

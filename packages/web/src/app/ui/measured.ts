@@ -1,5 +1,6 @@
 import type { Signal } from '@angular/core';
-import { type Content, measureInSteps, type Measures } from '@lorvet/core';
+import type { Content } from '@lorvet/core';
+import { measureInSteps, type Measures } from '@lorvet/core/measures';
 import { inTurns } from './in-turns';
 
 /** The measures of a content that may be large: counted page by page between other work. */

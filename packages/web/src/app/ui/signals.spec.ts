@@ -1,7 +1,8 @@
 import { Component, effect, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { describe, expect, it } from '@jest/globals';
-import { type Family, latest, measure, type Swatch } from '@lorvet/core';
+import { type Family, latest, type Swatch } from '@lorvet/core';
+import { measure } from '@lorvet/core/measures';
 import { demoWorkspace } from '@lorvet/core/demo';
 import { Clock } from '../platform/clock';
 import { afterDrawing } from './after-drawing';

@@ -1,5 +1,12 @@
 import { inject, Injectable } from '@angular/core';
-import { type Index, emptyIndex, emptyWorkspace, type IndexName, INDEX_NAMES, WORKSPACE_FORMAT } from '@lorvet/core/desk';
+import {
+  type Index,
+  emptyIndex,
+  emptyWorkspace,
+  type IndexName,
+  INDEX_NAMES,
+  WORKSPACE_FORMAT,
+} from '@lorvet/core/desk';
 import { Asides } from './asides';
 import type { Boxes } from './boxes';
 import { BOXES } from './boxes-token';

@@ -1,6 +1,6 @@
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { readRich } from '@lorvet/core/desk';
+import { readRich } from '@lorvet/core/rich';
 
 /** Marked words as they read: paragraphs, lists, strong and stressed. Never as markup from elsewhere. */
 @Component({

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { plainRich } from '@lorvet/core/desk';
+import { plainRich } from '@lorvet/core/rich';
 import { DeskPart, type LearnerBlockOf } from '../part';
 import { Rich } from '../rich';
 
