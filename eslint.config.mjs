@@ -20,6 +20,14 @@ const NOT_IN_CORE = [
 /** The places people go. They meet in store/, platform/ and ui/ only. */
 const PLACES = ['shelf', 'bench', 'bring', 'bank', 'learners', 'handouts', 'desk', 'marking', 'keeping', 'welcome'];
 
+/** Its parts are named there one by one: whoever takes it whole carries all of it (docs/decisions/0006). */
+const ZOD = { name: 'zod', message: 'Take z from @lorvet/core/desk.', allowTypeImports: true };
+const WHOLE_CORE = {
+  name: '@lorvet/core',
+  message: 'The desk would fetch all of it: take what is needed from @lorvet/core/desk.',
+  allowTypeImports: true,
+};
+
 const apart = (places) => ({
   group: places.flatMap((p) => [`../${p}/*`, `../../${p}/*`]),
   message: 'Places meet in store/, platform/ and ui/.',
@@ -85,6 +93,29 @@ export default tseslint.config(
   {
     files: ['packages/web/src/app/{store,platform,ui}/**/*.ts'],
     rules: { 'no-restricted-imports': ['error', { patterns: [apart(PLACES)] }] },
+  },
+  {
+    files: ['packages/web/src/**/*.ts'],
+    rules: { '@typescript-eslint/no-restricted-imports': ['error', { paths: [ZOD] }] },
+  },
+  {
+    // What a desk that is opened by itself is made of.
+    files: [
+      'packages/web/src/app/*.ts',
+      'packages/web/src/app/desk/**/*.ts',
+      'packages/web/src/app/platform/*.ts',
+      'packages/web/src/app/platform/storage/**/*.ts',
+      'packages/web/src/app/store/{actions,changes,desk-edits,edit,keeping-sync,parts,reducer,selectors,teaching,wants,workspace}.ts',
+      'packages/web/src/app/ui/blocks/**/desk.ts',
+    ],
+    ignores: [
+      '**/*.spec.ts',
+      'packages/web/src/app/frame.ts',
+      'packages/web/src/app/desk/look-as.ts',
+      'packages/web/src/app/platform/{bank-search,intake,words}.ts',
+      'packages/web/src/app/platform/storage/{all-rules,bulk,filling}.ts',
+    ],
+    rules: { '@typescript-eslint/no-restricted-imports': ['error', { paths: [ZOD, WHOLE_CORE] }] },
   },
   {
     files: ['packages/hub/src/main.ts', 'packages/web/src/main.ts', 'packages/core/bench/**'],

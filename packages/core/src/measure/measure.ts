@@ -1,12 +1,11 @@
-import { type Content, itemsOf, type Objective, type Page } from '../activity/activity';
+import { type Content, type Objective, type Page } from '../activity/activity';
 import { type Demand, DEMANDS, type Id } from '../activity/block';
 import { type Block, isChoice, isItem, type ItemBlock, itemRules } from '../activity/blocks';
-import { plainTextOf } from '../activity/plain-text';
 import { type Family, versionTree } from '../activity/family';
 import { derive } from '../derive/derive';
 import { SUPPORTS, type Support } from '../learners/supports';
 import { addCounts, countText, type Readability, readabilityOf, type TextCount } from './readability';
-import { learnerText, objectiveIdsIn, prose, wordsIn } from './words';
+import { learnerText, prose, wordsIn } from './words';
 
 /** Words a learner of middling speed reads in a minute on a worksheet, set low on purpose. */
 export const READING_WORDS_PER_MINUTE = 90;

@@ -7,7 +7,7 @@ import { divider } from './divider';
 import { documentBlock } from './document';
 import { drawing } from './drawing';
 import { familyNote } from './family-note';
-import { gapParts, gapsBlock } from './gaps';
+import { gapsBlock } from './gaps';
 import { heading } from './heading';
 import { instructionBlock } from './instruction';
 import { labels } from './labels';

@@ -25,7 +25,8 @@ export class Tab {
     this.sync = this.get(KeepingSync);
   }
 
-  static async open(boxes: Boxes): Promise<Tab> {
+  /** `at` the desk, only the desk's part is opened, as in a tab in which nothing else was asked for. */
+  static async open(boxes: Boxes, at: 'any place' | 'the desk' = 'any place'): Promise<Tab> {
     const app = await createApplication({
       providers: [
         provideZonelessChangeDetection(),
@@ -38,7 +39,7 @@ export class Tab {
       ],
     });
     open.push(app);
-    teach(app.injector);
+    if (at === 'any place') teach(app.injector);
     const tab = new Tab(app);
     await tab.sync.start();
     return tab;

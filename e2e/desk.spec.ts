@@ -1,0 +1,49 @@
+import { expect, test } from '@playwright/test';
+import { kept, openDemo } from './helpers';
+
+/** What a learner’s machine may have to fetch before there is something to press, in bytes of script over the wire. */
+const MOST = 250_000;
+
+test('a desk opened by itself fetches and holds nothing of the teacher’s, follows what another tab does, and leads back to all of it', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page, '/learners?learner=l-jory');
+  const desk = await context.newPage();
+  const cdp = await context.newCDPSession(desk);
+  await cdp.send('Network.enable');
+  await cdp.send('Network.setCacheDisabled', { cacheDisabled: true });
+  const scripts: { url: string; size: Promise<number>; says: Promise<string> }[] = [];
+  desk.on('response', (r) => {
+    if (r.request().resourceType() !== 'script') return;
+    const size = r.finished().then(async () => (await r.request().sizes()).responseBodySize);
+    scripts.push({ url: r.url(), size, says: r.finished().then(() => r.text()) });
+  });
+  const fetched = async () => (await Promise.all(scripts.map((s) => s.size))).reduce((a, b) => a + b, 0);
+
+  await desk.goto('/desk');
+  await expect(desk.getByRole('heading', { name: 'Which class are you in?' })).toBeVisible();
+  await desk.getByRole('button', { name: 'Heron class' }).click();
+  const jory = desk.getByRole('button', { name: /^Jory/ });
+  await expect(jory).toBeVisible();
+
+  await page.getByLabel('Name', { exact: true }).fill('Jory of the pier');
+  await kept(page);
+  await expect(jory).toHaveText('Jory of the pier');
+  await jory.click();
+  await expect(desk.getByRole('heading', { level: 1 })).toHaveText('Hello, Jory');
+  await desk.waitForLoadState('networkidle');
+  expect(await fetched()).toBeGreaterThan(100_000);
+  expect(await fetched()).toBeLessThan(MOST);
+  const said = await Promise.all(scripts.map((s) => s.says));
+  // A judgement of an adjustment: no learner’s page has a use for it.
+  expect(said.filter((text) => text.includes('accommodation'))).toEqual([]);
+
+  await desk.goto('/desk');
+  await desk.getByRole('link', { name: 'I am the teacher' }).click();
+  await desk.waitForURL('**/shelf');
+  await expect(desk.getByRole('link', { name: 'Rock-pool survey', exact: true })).toBeVisible();
+  expect((await Promise.all(scripts.map((s) => s.says))).some((text) => text.includes('accommodation'))).toBe(true);
+  await desk.getByRole('link', { name: 'Learners', exact: true }).click();
+  await expect(desk.getByText('Jory of the pier').first()).toBeVisible();
+});
