@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { type Block, type Page, Problem } from '@lorvet/core';
 import { answerSheet, type KeyDoubt, readKeys } from '@lorvet/core/intake';
 import { ButtonDirective } from 'primeng/button';
 import { Textarea } from 'primeng/textarea';
-import { map } from 'rxjs';
+import { valueOf } from '../ui/controls/value-of';
 import { NumberField } from '../ui/controls/number';
 import { Radios } from '../ui/controls/radios';
 import { SELECT } from '../ui/controls/select';
@@ -113,9 +112,7 @@ export class AnswerSheet {
     choices: new FormControl<number | null>(4),
     keys: new FormControl('', { nonNullable: true }),
   });
-  protected readonly asked = toSignal(this.form.valueChanges.pipe(map(() => this.form.getRawValue())), {
-    initialValue: this.form.getRawValue(),
-  });
+  protected readonly asked = valueOf(this.form);
   protected readonly file = signal<File | null>(null);
   protected readonly problem = signal('');
   protected readonly decided = signal<Partial<Record<KeyDoubt['id'], string>>>({});

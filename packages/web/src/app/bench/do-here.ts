@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   effect,
   ElementRef,
   inject,
@@ -9,6 +10,8 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { FormControl, FormRecord, ReactiveFormsModule } from '@angular/forms';
 import {
   CannotRecord,
   derive,
@@ -33,6 +36,7 @@ import { Soon } from '../ui/soon';
 import { BenchView } from './bench-view';
 import { actName, type Doing, DOINGS, type Selection, settled, type Values } from './doings';
 import { Latest } from '../ui/latest';
+import { onceDrawn } from '../ui/once-drawn';
 
 const GROUPS = ['Help', 'Way to answer', 'Less or other', 'More', 'How it looks', 'Time'] as const;
 const NO_WORDS: Lexicon = () => undefined;
@@ -40,48 +44,33 @@ const NO_WORDS: Lexicon = () => undefined;
 /** What can be done with what is chosen: each shows what it would come to before it is done. */
 @Component({
   selector: 'lv-do-here',
-  imports: [ButtonDirective, InputText, LearnerBlockView, NumberField, Soon, Textarea, ...SELECT],
+  imports: [ButtonDirective, InputText, LearnerBlockView, NumberField, ReactiveFormsModule, Soon, Textarea, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (open(); as d) {
-      <form class="stack card" (submit)="$event.preventDefault(); doIt()">
+      <form class="stack card" [formGroup]="form()" (ngSubmit)="doIt()">
         <h3>{{ d.label }}</h3>
         @for (f of fields(); track f.name) {
-          @switch (f.as) {
-            @case ('choice') {
-              <lv-select [label]="f.label" [value]="value(f.name)" (chosen)="set(f.name, $event)">
-                @for (o of f.options; track o.value) {
-                  <lv-option [value]="o.value" [label]="o.label" />
-                }
-              </lv-select>
-            }
-            @case ('number') {
-              <lv-number
-                [label]="f.label"
-                [min]="f.min"
-                [max]="f.max"
-                [value]="number(f.name)"
-                (typed)="set(f.name, $event === null ? '' : '' + $event)"
-              />
-            }
-            @case ('lines') {
-              <label class="field"
-                >{{ f.label }}
-                <textarea
-                  pTextarea
-                  #t
-                  rows="3"
-                  maxlength="20000"
-                  [value]="value(f.name)"
-                  (input)="set(f.name, t.value)"
-                ></textarea>
-              </label>
-            }
-            @default {
-              <label class="field"
-                >{{ f.label }}
-                <input pInputText #x maxlength="300" [value]="value(f.name)" (input)="set(f.name, x.value)" />
-              </label>
+          @if (form().controls[f.name]; as control) {
+            @switch (f.as) {
+              @case ('choice') {
+                <lv-select [label]="f.label" [formControl]="control">
+                  @for (o of f.options; track o.value) {
+                    <lv-option [value]="o.value" [label]="o.label" />
+                  }
+                </lv-select>
+              }
+              @case ('number') {
+                <lv-number [label]="f.label" [min]="f.min" [max]="f.max" [formControl]="control" />
+              }
+              @case ('lines') {
+                <label class="field"
+                  >{{ f.label }} <textarea pTextarea rows="3" maxlength="20000" [formControl]="control"></textarea>
+                </label>
+              }
+              @default {
+                <label class="field">{{ f.label }} <input pInputText maxlength="300" [formControl]="control" /></label>
+              }
             }
           }
         }
@@ -167,6 +156,8 @@ export class DoHere {
   protected readonly view = inject(BenchView);
   private readonly words = inject(Words);
   protected readonly open = signal<Doing | null>(null);
+  /** What is asked for, by name, as the fields have it. */
+  protected readonly form = signal(new FormRecord<FormControl<string | number | null>>({}));
   private readonly values = signal<Values>({});
   private readonly lexicon = signal<Lexicon>(NO_WORDS);
   private readonly opening = signal('');
@@ -230,7 +221,7 @@ export class DoHere {
       untracked(() => {
         this.view.asked.set(null);
         this.start(d);
-        setTimeout(() =>
+        this.onceDrawn(() =>
           this.host.nativeElement.querySelector<HTMLElement>('input, textarea, select, button')?.focus(),
         );
       });
@@ -247,6 +238,8 @@ export class DoHere {
     });
   }
   private last = '';
+  private readonly gone = inject(DestroyRef);
+  private readonly onceDrawn = onceDrawn();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
 
   private readonly reading = new Latest();
@@ -260,25 +253,22 @@ export class DoHere {
 
   /** Opens one of the doings, by its id where a shortcut or the palette asks for it. */
   start(d: Doing): void {
-    this.values.set(Object.fromEntries(d.fields(this.selection()).map((f) => [f.name, f.value])));
+    const fields = d.fields(this.selection());
+    const form = new FormRecord(
+      Object.fromEntries(
+        fields.map((f) => [f.name, new FormControl(f.as === 'number' && f.value !== '' ? Number(f.value) : f.value)]),
+      ),
+    );
+    const say = () =>
+      this.values.set(Object.fromEntries(Object.entries(form.getRawValue()).map(([name, v]) => [name, `${v ?? ''}`])));
+    form.valueChanges.pipe(takeUntilDestroyed(this.gone)).subscribe(say);
+    say();
+    this.form.set(form);
     this.opening.set(crypto.randomUUID().slice(0, 12));
     this.open.set(d);
     const isLast = this.reading.begin();
     if (d.id === 'glossary')
       void this.words.lexicon(this.selection().pages).then((lexicon) => isLast() && this.lexicon.set(lexicon));
-  }
-
-  protected number(name: string): number | null {
-    const text = this.value(name);
-    return text === '' ? null : Number(text);
-  }
-
-  protected value(name: string): string {
-    return this.values()[name] ?? '';
-  }
-
-  protected set(name: string, value: string): void {
-    this.values.set({ ...this.values(), [name]: value });
   }
 
   protected close(): void {

@@ -1,9 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { type Block, type Id, labelOf, latest, takenTogether, wordsOf } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { CheckBox } from '../ui/controls/check';
 import { FOLD } from '../ui/controls/fold';
 import { SELECT } from '../ui/controls/select';
+import { valueOf } from '../ui/controls/value-of';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { holdFamily } from '../store/hold-family';
@@ -20,7 +23,7 @@ const many = (n: number, word: string): string => (n ? `${n} ${n === 1 ? word : 
 /** Brings pages and blocks of another activity into a version, at a chosen place; they follow their source, or stay. */
 @Component({
   selector: 'lv-from-elsewhere',
-  imports: [ButtonDirective, CheckBox, DIALOG, ...FOLD, ...SELECT],
+  imports: [ButtonDirective, CheckBox, DIALOG, ReactiveFormsModule, ...FOLD, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './from-elsewhere.html',
   styleUrl: './from-elsewhere.css',
@@ -32,14 +35,19 @@ export class FromElsewhere {
   protected readonly called = called;
   protected readonly labelOf = labelOf;
   protected readonly many = many;
-  protected readonly familyId = signal<Id>('');
-  /** Pages and blocks, by id. */
-  protected readonly picked = signal<ReadonlySet<Id>>(new Set());
-  protected readonly follow = signal(true);
-  /** Places asked for; null until somebody chooses, '' for the first. */
-  protected readonly afterPage = signal<Id | null>(null);
-  protected readonly toPage = signal<Id | null>(null);
-  protected readonly afterBlock = signal<Id | null>(null);
+  protected readonly form = new FormGroup({
+    /** The first of all until somebody chooses. */
+    familyId: new FormControl<Id | null>(null),
+    /** Pages and blocks, by id. */
+    picked: new FormControl<ReadonlySet<Id>>(new Set(), { nonNullable: true }),
+    follow: new FormControl(true, { nonNullable: true }),
+    /** Places asked for; null until somebody chooses, '' for the first. */
+    afterPage: new FormControl<Id | null>(null),
+    toPage: new FormControl<Id | null>(null),
+    afterBlock: new FormControl<Id | null>(null),
+  });
+  private readonly asked = valueOf(this.form);
+  protected readonly picked = computed(() => this.asked().picked);
 
   protected readonly families = computed(() =>
     this.view.work
@@ -47,7 +55,7 @@ export class FromElsewhere {
       .filter((f) => f.id !== this.view.familyId())
       .map((f) => ({ id: f.id, title: f.title })),
   );
-  private readonly chosen = computed(() => this.familyId() || this.families()[0]?.id || '');
+  protected readonly chosen = computed(() => this.asked().familyId ?? this.families()[0]?.id ?? '');
   protected readonly ready = holdFamily(() => (this.open() ? this.chosen() : null));
   protected readonly source = computed(() => {
     const family = this.view.work.families()[this.chosen()];
@@ -59,15 +67,15 @@ export class FromElsewhere {
     const pages = this.here();
     const chosen = this.view.chosen();
     return (
-      pages.find((p) => p.id === this.toPage()) ??
+      pages.find((p) => p.id === this.asked().toPage) ??
       pages.find((p) => p.blocks.some((b) => b.id === chosen)) ??
       pages.at(-1)
     );
   });
-  protected readonly pageBefore = computed(() => this.afterPage() ?? this.here().at(-1)?.id ?? '');
+  protected readonly pageBefore = computed(() => this.asked().afterPage ?? this.here().at(-1)?.id ?? '');
   protected readonly blockBefore = computed(() => {
     const blocks = this.onPage()?.blocks ?? [];
-    return this.afterBlock() ?? (blocks.find((b) => b.id === this.view.chosen()) ?? blocks.at(-1))?.id ?? '';
+    return this.asked().afterBlock ?? (blocks.find((b) => b.id === this.view.chosen()) ?? blocks.at(-1))?.id ?? '';
   });
   /** How many pages and, beside them, how many single blocks are picked. */
   protected readonly taking = computed(() => {
@@ -83,15 +91,16 @@ export class FromElsewhere {
     return [many(pages, 'page'), many(blocks, 'block')].filter(Boolean).join(' and ');
   });
 
-  protected choose(familyId: Id): void {
-    this.familyId.set(familyId);
-    this.picked.set(new Set());
+  constructor() {
+    const { familyId, picked, toPage, afterBlock } = this.form.controls;
+    familyId.valueChanges.pipe(takeUntilDestroyed()).subscribe(() => picked.reset());
+    toPage.valueChanges.pipe(takeUntilDestroyed()).subscribe(() => afterBlock.reset());
   }
 
   protected toggle(id: Id): void {
     const next = new Set(this.picked());
     if (!next.delete(id)) next.add(id);
-    this.picked.set(next);
+    this.form.controls.picked.setValue(next);
   }
 
   protected take(): void {
@@ -104,13 +113,13 @@ export class FromElsewhere {
     };
     const drafts = takenTogether(source, this.picked(), place, () => this.clock.newId()).map((taken) => ({
       kind: 'from-activity' as const,
-      follow: this.follow(),
+      follow: this.asked().follow,
       ...taken,
     }));
     const name = `${this.what()} from “${source.content.title}”`;
     this.view.recorded({ did: 'adjust', drafts, name }, name);
-    this.picked.set(new Set());
-    for (const place of [this.afterPage, this.toPage, this.afterBlock]) place.set(null);
+    const { familyId, follow } = this.asked();
+    this.form.reset({ familyId, follow });
     this.open.set(false);
   }
 }

@@ -18,6 +18,7 @@ import { LaidBox } from '../ui/blocks/laid-box';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { SELECT } from '../ui/controls/select';
 import { DESK_WIDTH } from '../ui/on-picture';
+import { onceDrawn } from '../ui/once-drawn';
 import { RectBoard } from '../ui/rect-board';
 import { BenchView, nameOf } from './bench-view';
 import { LAID_KINDS } from './kind-groups';
@@ -100,6 +101,7 @@ export class PageLayout {
   readonly page = input.required<Page>();
   protected readonly view = inject(BenchView);
   protected readonly DESK_WIDTH = DESK_WIDTH;
+  private readonly onceDrawn = onceDrawn();
   protected readonly kinds = LAID_KINDS;
   protected readonly kind = signal<string>('short-text');
   /** As on a learner's sheet. */
@@ -163,7 +165,9 @@ export class PageLayout {
     const rect = freePlace(Object.values(this.page().places ?? {}));
     this.move(id, rect);
     // Where it landed may be out of view.
-    setTimeout(() => document.querySelector(`[data-rect="${CSS.escape(id)}"]`)?.scrollIntoView({ block: 'nearest' }));
+    this.onceDrawn(() =>
+      document.querySelector(`[data-rect="${CSS.escape(id)}"]`)?.scrollIntoView({ block: 'nearest' }),
+    );
   }
 
   protected inOrder(): void {

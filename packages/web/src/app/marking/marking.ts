@@ -46,6 +46,7 @@ import { Near } from '../ui/near';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { Notice } from '../ui/notice';
+import { onceDrawn } from '../ui/once-drawn';
 import { FootBar, Panes } from '../ui/panes';
 import { SwatchMark } from '../ui/swatch';
 import { type Row, Rows } from './row';
@@ -109,6 +110,7 @@ export class MarkingGrid {
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
+  private readonly onceDrawn = onceDrawn();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly signs = SIGNS;
   protected readonly whenIn = whenIn;
@@ -301,7 +303,8 @@ export class MarkingGrid {
     const c = Math.max(0, Math.min(this.columns().length - 1, column));
     this.chosen.set({ row: r, column: c });
     this.drawn.reach(r + 1);
-    if (focus) setTimeout(() => this.host.nativeElement.querySelector<HTMLElement>(`[data-cell="${r}-${c}"]`)?.focus());
+    if (focus)
+      this.onceDrawn(() => this.host.nativeElement.querySelector<HTMLElement>(`[data-cell="${r}-${c}"]`)?.focus());
   }
 
   protected keyed(event: KeyboardEvent): void {

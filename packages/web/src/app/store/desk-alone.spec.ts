@@ -42,7 +42,10 @@ describe('a page that was opened at the desk', () => {
   });
 
   it('keeps answers, and how far they are', async () => {
-    const copy = { ...kerra, goes: kerra.goes.slice(0, 1).map((go) => ({ ...go, submittedAt: null, answers: { q: textAnswer('Here') } })) };
+    const copy = {
+      ...kerra,
+      goes: kerra.goes.slice(0, 1).map((go) => ({ ...go, submittedAt: null, answers: { q: textAnswer('Here') } })),
+    };
     await tab.get(Parts).during((want) => want('copies', [kerra.id]));
     tab.work.dispatch(DeskActions.copySaved({ copy }));
     await tab.sync.flush();

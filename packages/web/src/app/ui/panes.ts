@@ -14,6 +14,7 @@ import { ButtonDirective } from 'primeng/button';
 import { Splitter } from 'primeng/splitter';
 import { z } from '@lorvet/core';
 import { keepsIfItCan, keptOrLetGo } from './kept-or-let-go';
+import { onceDrawn } from './once-drawn';
 
 const STEP = 24;
 
@@ -148,6 +149,7 @@ export class FootBar {
   readonly open = model<string | null>(null);
   /** What a sheet speaks of, as a selector: it is kept in sight above it. */
   readonly about = input('');
+  private readonly onceDrawn = onceDrawn();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   constructor() {
@@ -164,7 +166,7 @@ export class FootBar {
   protected turn(id: string): void {
     this.open.set(this.open() === id ? null : id);
     // Once it is shown it can take the focus.
-    if (this.open() === id) setTimeout(() => document.getElementById(id)?.focus({ preventScroll: true }));
+    if (this.open() === id) this.onceDrawn(() => document.getElementById(id)?.focus({ preventScroll: true }));
   }
 
   protected escaped(event: Event): void {

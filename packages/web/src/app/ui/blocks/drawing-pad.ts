@@ -12,6 +12,7 @@ import {
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Answer, answerSchema, drawingOf, mostAt, type Stroke, strokeSchema } from '@lorvet/core/desk';
 import { getStroke } from 'perfect-freehand';
+import { onceDrawn } from '../once-drawn';
 import { Picture } from '../picture';
 
 type Drawn = Extract<Answer, { kind: 'drawing' }>;
@@ -52,6 +53,7 @@ export class DrawingPad {
   readonly alt = input('');
   /** Height over width where there is no picture. */
   readonly ratio = input(0.5);
+  private readonly onceDrawn = onceDrawn();
   readonly label = input('');
   readonly drawn = output<Drawn>();
 
@@ -114,7 +116,7 @@ export class DrawingPad {
     this.draw({ ...this.value(), words });
     this.said.set('A place for words is on the sheet. Write, then move it with Alt and the arrow keys.');
     const at = words.length - 1;
-    setTimeout(() => this.sheet().nativeElement.querySelectorAll<HTMLInputElement>('.words input')[at]?.focus());
+    this.onceDrawn(() => this.sheet().nativeElement.querySelectorAll<HTMLInputElement>('.words input')[at]?.focus());
   }
 
   protected write(at: number, text: string): void {

@@ -11,6 +11,7 @@ import { Table, TableModule } from 'primeng/table';
 import { z } from '@lorvet/core';
 import { Find } from './find';
 import { keepsIfItCan, keepSmall, keptOrLetGo } from '../kept-or-let-go';
+import { onceDrawn } from '../once-drawn';
 
 /** From here on only the rows that are seen are drawn. */
 const MANY = 200;
@@ -106,6 +107,7 @@ export class Columns {
   /** Several rows can be chosen: how the box that chooses all is called. */
   readonly chosen = input('');
   private readonly table = inject<Table>(Table);
+  private readonly onceDrawn = onceDrawn();
 
   protected keyed(event: KeyboardEvent, at: number): void {
     const step = event.altKey ? { ArrowLeft: -1, ArrowRight: 1 }[event.key] : undefined;
@@ -119,7 +121,7 @@ export class Columns {
     this.table.saveState();
     const head = event.currentTarget as HTMLElement;
     // Moved on the page it lost the focus.
-    setTimeout(() => head.focus());
+    this.onceDrawn(() => head.focus());
   }
 }
 
