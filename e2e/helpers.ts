@@ -119,10 +119,15 @@ export async function stands(page: Page): Promise<void> {
  * What axe finds against WCAG 2.2 AA, or AAA as at the desk, one line a fault; of another scheme of colours only what
  * depends on colours.
  */
-export async function faults(page: Page, what: 'all' | 'colours' | 'most' = 'all'): Promise<string[]> {
-  await page.evaluate(axe.source);
+export async function faults(page: Page, what: 'all' | 'colours' | 'most' | 'most colours' = 'all'): Promise<string[]> {
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
   const all = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-  const runOnly = { all, colours: ['color-contrast'], most: [...all, 'wcag2aaa'] }[what];
+  const runOnly = {
+    all,
+    colours: ['color-contrast'],
+    most: [...all, 'wcag2aaa'],
+    'most colours': ['color-contrast', 'color-contrast-enhanced'],
+  }[what];
   return await page.evaluate(async (rules) => {
     const { axe: tool } = window as unknown as { axe: typeof axe };
     const { violations } = await tool.run(document, { runOnly: rules, resultTypes: ['violations'] });

@@ -98,6 +98,7 @@ export const PLACES = [
   styles: `
     :host {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
     }
     header {
       display: flex;

@@ -120,7 +120,11 @@ export class Frame {
       { group: 'View', name: 'Light or dark colours', run: () => theme.turn() },
       { group: 'Help', name: 'Keys', keys: '?', run: () => this.keys.set(true) },
     ]);
-    inject(DestroyRef).onDestroy(off);
+    theme.wear();
+    inject(DestroyRef).onDestroy(() => {
+      off();
+      theme.takeOff();
+    });
     void inject(StorageRoom).measure();
     const { notice } = this;
     effect(() => {

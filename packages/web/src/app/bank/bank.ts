@@ -29,6 +29,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { SELECT } from '../ui/controls/select';
 import { Notice } from '../ui/notice';
+import { Empty } from '../ui/empty';
 import { FootBar } from '../ui/panes';
 import { ObjectiveList } from './objective-list';
 import { Latest } from '../ui/latest';
@@ -41,6 +42,7 @@ const PAUSE_MS = 120;
   selector: 'lv-bank',
   imports: [
     ButtonDirective,
+    Empty,
     FootBar,
     InputText,
     LearnerBlockView,
@@ -135,6 +137,11 @@ export class Bank {
   protected narrow(key: keyof BankFilter, value: string): void {
     this.filter.set({ ...this.filter(), [key]: value });
     void this.find();
+  }
+
+  protected showAll(): void {
+    this.filter.set(NO_FILTER);
+    this.typed('');
   }
 
   protected toggle(entry: BankEntry): void {

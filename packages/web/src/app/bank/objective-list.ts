@@ -25,7 +25,7 @@ import { stillThere } from '../ui/table/still-there';
 import { TABLE } from '../ui/table/table';
 import { ProblemCard, type Wrong } from '../ui/problem';
 import { bySchema } from '../ui/controls/by-schema';
-import { Wrong as WrongIn } from '../ui/controls/wrong';
+import { WRONG } from '../ui/controls/wrong';
 
 const listed = listedObjectiveSchema.shape;
 
@@ -53,13 +53,13 @@ interface Row {
   selector: 'lv-objective-list',
   imports: [
     ReactiveFormsModule,
-    WrongIn,
     ProblemCard,
     ButtonDirective,
     FileButton,
     InputText,
     LucideDynamicIcon,
     ...TABLE,
+    ...WRONG,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

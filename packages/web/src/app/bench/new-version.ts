@@ -6,7 +6,7 @@ import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { bySchema } from '../ui/controls/by-schema';
 import { SELECT } from '../ui/controls/select';
-import { Wrong } from '../ui/controls/wrong';
+import { WRONG } from '../ui/controls/wrong';
 import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { BenchActions } from '../store/actions';
@@ -17,7 +17,7 @@ import { BenchView } from './bench-view';
 /** Asks for a name and a basis, and draws a swatch. */
 @Component({
   selector: 'lv-new-version',
-  imports: [ButtonDirective, DIALOG, InputText, ReactiveFormsModule, SwatchMark, Wrong, ...SELECT],
+  imports: [ButtonDirective, DIALOG, InputText, ReactiveFormsModule, SwatchMark, ...SELECT, ...WRONG],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog header="New version" [visible]="open()" (visibleChange)="open.set($event)" [style]="{ width: '440px' }">

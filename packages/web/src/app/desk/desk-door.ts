@@ -27,7 +27,7 @@ import { TeacherDoor } from './teacher-door';
               <button class="btn" type="button" (click)="sit(l.id)">{{ l.name }}</button>
             </li>
           } @empty {
-            <li>Nobody is in this class yet.</li>
+            <li class="none">Nobody is in this class yet.</li>
           }
         </ul>
         <button class="btn quiet" type="button" (click)="classId.set('')">Another class than {{ c.name }}</button>
@@ -39,7 +39,7 @@ import { TeacherDoor } from './teacher-door';
               <button class="btn" type="button" (click)="classId.set(c.id)">{{ c.name }}</button>
             </li>
           } @empty {
-            <li>There are no classes yet.</li>
+            <li class="none">There are no classes yet. Your teacher puts you in one.</li>
           }
         </ul>
       }
@@ -70,6 +70,10 @@ import { TeacherDoor } from './teacher-door';
       width: 100%;
       min-height: 62px;
       font-size: 21px;
+    }
+    .none {
+      grid-column: 1 / -1;
+      text-align: center;
     }
     p:empty {
       display: none;

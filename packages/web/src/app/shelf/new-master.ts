@@ -9,7 +9,7 @@ import { Clock } from '../platform/clock';
 import { ShelfActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { bySchema } from '../ui/controls/by-schema';
-import { Wrong } from '../ui/controls/wrong';
+import { WRONG } from '../ui/controls/wrong';
 import { DIALOG } from '../ui/dialog';
 import { Notice } from '../ui/notice';
 import { newFamily } from './new-family';
@@ -20,7 +20,7 @@ const text = (...validators: ReturnType<typeof bySchema>[]) => new FormControl('
 /** Asks what a new master is about, and opens it on the Bench. */
 @Component({
   selector: 'lv-new-master',
-  imports: [ButtonDirective, DIALOG, InputText, ReactiveFormsModule, Textarea, Wrong],
+  imports: [ButtonDirective, DIALOG, InputText, ReactiveFormsModule, Textarea, ...WRONG],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog header="New master" [visible]="open()" (visibleChange)="open.set($event)" [style]="{ width: '460px' }">

@@ -6,6 +6,7 @@ import { Packs } from '../store/packs';
 import type { FamilyReading } from '../platform/workers/pack.worker';
 import { DemoPlace } from '../testing/demo-place';
 import { duplicateFamily, newFamily } from './new-family';
+import { NewMaster } from './new-master';
 import { Shelf } from './shelf';
 
 const newId = (() => {
@@ -125,4 +126,19 @@ it('a new master has one page and its objectives', () => {
   const { content } = latest(newFamily(begun, '2026-11-24T08:00:00.000Z', 'T', newId));
   expect(content.objectives.map((o) => o.text)).toEqual(['Tie', 'Untie']);
   expect(content.pages.map((p) => p.blocks)).toEqual([[]]);
+});
+
+describe('a new master that has no title', () => {
+  it('is not begun: it is said beside the field and in it, the focus goes there, and with a title it opens', async () => {
+    const begun = await DemoPlace.open(NewMaster, { inputs: { open: true } });
+    await begun.press('Open it on the Bench');
+    const title = begun.field('Title');
+    expect(document.activeElement).toBe(title);
+    expect([title.getAttribute('aria-invalid'), begun.text.includes('A title is needed.')]).toEqual(['true', true]);
+    expect(begun.work.familyHeads()).toHaveLength(4);
+    await begun.write('Title', 'Tides of the bay');
+    expect([title.getAttribute('aria-invalid'), begun.text.includes('is needed')]).toEqual([null, false]);
+    await begun.press('Open it on the Bench');
+    expect(begun.work.familyHeads().map((f) => f.title)).toContain('Tides of the bay');
+  });
 });

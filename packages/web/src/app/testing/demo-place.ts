@@ -1,5 +1,5 @@
 import { Injector, type Type } from '@angular/core';
-import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { TestbedHarnessEnvironment, UnitTestElement } from '@angular/cdk/testing/testbed';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { derive, type Family, INDEX_NAMES, type Version, type Workspace } from '@lorvet/core';
@@ -38,6 +38,9 @@ const fits = (text: string, name: Name): boolean => (typeof name === 'string' ? 
 /** The label around a field, or the one that points to it. */
 const labelOf = (e: HTMLElement): Element | null | undefined =>
   'labels' in e ? (e as HTMLInputElement).labels?.[0] : e.closest('label');
+
+/** An element as a hand acts on it: with all the events that this causes. The place rests afterwards. */
+const hand = (e: Element): UnitTestElement => new UnitTestElement(e, () => Promise.resolve());
 
 const NO_CHANGE = (w: Workspace): Workspace => w;
 
@@ -173,24 +176,24 @@ export class DemoPlace<T> {
   }
 
   async press(name: Name): Promise<void> {
-    this.button(name).click();
+    await hand(this.button(name)).click();
     await this.rest();
   }
 
   async check(name: Name): Promise<void> {
-    this.named<HTMLInputElement>('input', name).click();
+    await hand(this.named('input', name)).click();
     await this.rest();
   }
 
   /** Opens what is folded away under a name. */
   async unfold(name: Name): Promise<void> {
-    this.named('p-accordion-header', name).click();
+    await hand(this.named('p-accordion-header', name)).click();
     await this.rest();
   }
 
   /** Chooses in the menu that is open. */
   async pick(name: Name): Promise<void> {
-    (this.named('[role=menuitem]', name).firstElementChild as HTMLElement).click();
+    await hand(this.named('[role=menuitem]', name).firstElementChild as Element).click();
     await this.rest();
   }
 
@@ -201,11 +204,11 @@ export class DemoPlace<T> {
   /** Writes into a field, as typing and leaving it do. */
   async write(name: Name, text: string): Promise<void> {
     const field = this.field(name);
-    field.value = text;
-    field.dispatchEvent(new Event('input', { bubbles: true }));
-    field.dispatchEvent(new Event('change', { bubbles: true }));
-    field.dispatchEvent(new FocusEvent('blur'));
-    field.dispatchEvent(new FocusEvent('focusout', { bubbles: true }));
+    await hand(field).focus();
+    await hand(field).setInputValue(text);
+    // CDK's own events do not rise, and a browser's do.
+    for (const type of ['input', 'change']) field.dispatchEvent(new Event(type, { bubbles: true }));
+    await hand(field).blur();
     await this.rest();
   }
 

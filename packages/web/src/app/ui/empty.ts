@@ -14,7 +14,7 @@ import { booleanAttribute, ChangeDetectionStrategy, Component, input } from '@an
       <h2>{{ heading() }}</h2>
     }
     <p><ng-content /></p>
-    <div class="row"><ng-content select="button, a, .row" /></div>
+    <div class="row"><ng-content select="button, a" /></div>
   `,
   styles: `
     :host {

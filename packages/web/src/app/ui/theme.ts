@@ -3,7 +3,10 @@ import { keepSmall } from './kept-or-let-go';
 
 const THEME = 'lorvet-theme';
 
-/** Light or dark colours of the teacher's places: as chosen here, or as the machine has them. */
+/**
+ * Light or dark colours of the teacher's places: as chosen here, or as the machine has them. They are worn there only: at
+ * the desk each learner's comfort says what is light and what is dark.
+ */
 @Injectable({ providedIn: 'root' })
 export class Theme {
   readonly dark = signal(false);
@@ -11,7 +14,15 @@ export class Theme {
   constructor() {
     const chosen =
       localStorage.getItem(THEME) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
-    this.show(chosen === 'dark');
+    this.dark.set(chosen === 'dark');
+  }
+
+  wear(): void {
+    this.show(this.dark());
+  }
+
+  takeOff(): void {
+    document.documentElement.classList.remove('dark');
   }
 
   turn(): void {

@@ -2,10 +2,12 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { readMedia } from '../../../platform/files';
 import { BenchActions } from '../../../store/actions';
 import { WorkspaceStore } from '../../../store/workspace';
+import { FileButton } from '../../file-button';
 import { type BlockOf, EditorPart } from '../editor-part';
 
 @Component({
   selector: 'lv-document-editor',
+  imports: [FileButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <input
@@ -17,10 +19,9 @@ import { type BlockOf, EditorPart } from '../editor-part';
       [value]="block().title"
       (change)="set({ title: t.value })"
     />
-    <label class="field"
-      >{{ block().assetId ? 'Another PDF' : 'The PDF' }}
-      <input type="file" accept="application/pdf,.pdf" #f (change)="take(f.files?.[0])"
-    /></label>
+    <lv-file-button accept="application/pdf,.pdf" (chosen)="take($event)">{{
+      block().assetId ? 'Another PDF' : 'The PDF'
+    }}</lv-file-button>
     @if (problem()) {
       <p class="problem" role="alert">{{ problem() }}</p>
     }
@@ -31,8 +32,7 @@ export class DocumentEditor extends EditorPart<BlockOf<'document'>> {
   private readonly work = inject(WorkspaceStore);
   protected readonly problem = signal('');
 
-  protected async take(file: File | undefined): Promise<void> {
-    if (!file) return;
+  protected async take(file: File): Promise<void> {
     const taken = await readMedia(file, 'pdf');
     this.problem.set('problem' in taken ? taken.problem : '');
     if ('problem' in taken) return;
