@@ -200,4 +200,9 @@ test('nothing scrolls sideways at 200 % and 400 % zoom', async ({ page }) => {
       expect(Math.max(...wide), `${path} at ${width}`).toBeLessThanOrEqual(0);
     }
   }
+  // Where the places have more than the width, the one that is open is in sight.
+  for (const place of ['Keeping', 'Shelf']) {
+    await page.goto(`/${place.toLowerCase()}`);
+    await expect(page.getByRole('link', { name: place, exact: true })).toBeInViewport({ ratio: 1 });
+  }
 });

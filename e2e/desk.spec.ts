@@ -47,3 +47,24 @@ test('a desk opened by itself fetches and holds nothing of the teacher’s, foll
   await desk.getByRole('link', { name: 'Learners', exact: true }).click();
   await expect(desk.getByText('Jory of the pier').first()).toBeVisible();
 });
+
+test('what is served comes pressed in the form that the browser takes, whole, and is kept by it', async ({
+  request,
+}) => {
+  const page = await (await request.get('/desk')).text();
+  const styles = /styles-[A-Z0-9]{8}\.css/.exec(page)?.[0] ?? '';
+  const texts = new Set<string>();
+  for (const [takes, comes] of [
+    ['gzip, br', 'br'],
+    ['gzip', 'gzip'],
+    ['identity', undefined],
+  ] as const) {
+    const served = await request.get(`/${styles}`, { headers: { 'accept-encoding': takes } });
+    expect(served.headers()['content-encoding'], takes).toBe(comes);
+    expect(served.headers()['content-type']).toContain('text/css');
+    expect(served.headers()['cache-control']).toContain('immutable');
+    texts.add(await served.text());
+  }
+  expect(texts.size).toBe(1);
+  expect([...texts][0]).toContain('--paper');
+});

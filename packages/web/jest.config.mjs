@@ -6,6 +6,8 @@ export default {
   ...createEsmPreset({ tsconfig: '<rootDir>/tsconfig.spec.json', diagnostics: false }),
   testEnvironment: 'jest-preset-angular/environments/jest-jsdom-env',
   setupFilesAfterEnv: ['<rootDir>/src/test-setup.ts'],
+  // The first test of a file makes all parts it shows: on a busy machine that takes its time.
+  testTimeout: 30_000,
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: {
     '^@lucide/angular$': '<rootDir>/src/app/testing/icons.stand-in.ts',

@@ -6,6 +6,7 @@ import { Tooltip } from 'primeng/tooltip';
 import { Keeper } from './platform/storage/keeper';
 import { StorageRoom } from './platform/storage-room';
 import { WorkspaceStore } from './store/workspace';
+import { onceDrawn } from './ui/once-drawn';
 import { Theme } from './ui/theme';
 import { Trouble } from './ui/trouble';
 
@@ -32,7 +33,14 @@ export const PLACES = [
       >
       <nav aria-label="Places">
         @for (p of places; track p.path) {
-          <a [routerLink]="p.path" routerLinkActive="on" ariaCurrentWhenActive="page">{{ p.name }}</a>
+          <a
+            #link
+            [routerLink]="p.path"
+            routerLinkActive="on"
+            ariaCurrentWhenActive="page"
+            (isActiveChange)="$event && shown(link)"
+            >{{ p.name }}</a
+          >
         }
       </nav>
       <span class="grow"></span>
@@ -187,9 +195,15 @@ export class FrameBar {
   protected readonly room = inject(StorageRoom);
   protected readonly theme = inject(Theme);
   protected readonly places = PLACES;
+  private readonly onceDrawn = onceDrawn();
   private readonly keeper = inject(Keeper);
   private readonly trouble = inject(Trouble);
   protected readonly kept = computed(() =>
     this.trouble.isThere() ? 'Not kept' : this.keeper.saved() ? 'All kept' : 'Keeping …',
   );
+
+  /** Where one is stays in sight, also where the places have more than the width. */
+  protected shown(link: HTMLElement): void {
+    this.onceDrawn(() => link.scrollIntoView({ block: 'nearest', inline: 'nearest' }));
+  }
 }

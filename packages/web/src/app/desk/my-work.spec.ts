@@ -30,6 +30,7 @@ describe('what a learner has to do', () => {
   it('shows what is finished with what the teacher said, and asks for nothing then', async () => {
     const place = await sit('Perran D.');
     expect(place.text).not.toContain('Do this first');
+    expect(place.text).toContain('You have done everything for now.');
     expect(place.text).toContain('Finished');
     expect(place.text).toContain('Your teacher says: ');
   });

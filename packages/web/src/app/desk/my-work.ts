@@ -64,6 +64,11 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
             }
           </section>
         }
+        @if (ready() && !next()) {
+          <p class="card">
+            {{ session.all().length ? 'You have done everything for now.' : 'There is nothing to do right now.' }}
+          </p>
+        }
         @for (part of parts(); track part.name) {
           <section>
             <h2>{{ part.name }}</h2>
@@ -88,9 +93,6 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
               }
             </ul>
           </section>
-        }
-        @if (ready() && !session.all().length) {
-          <p class="card">There is nothing to do right now.</p>
         }
       </main>
     }

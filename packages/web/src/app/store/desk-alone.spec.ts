@@ -1,3 +1,4 @@
+import { migrateRecord } from '@lorvet/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { boxesWithDemo, dataOf, GENERATION, jory, kerra, textAnswer } from '../testing/kept-demo';
 import { Tab } from '../testing/tab';
@@ -54,6 +55,11 @@ describe('a page that was opened at the desk', () => {
     expect(await dataOf(boxes, 'heads', 'states/h-survey')).toMatchObject({
       states: { working: expect.stringContaining('kerra') },
     });
+  });
+
+  it('has no kind of record that a step from an earlier format changes: such a one is brought up with the teacher’s', () => {
+    for (const kind of ['comforts', 'copies', 'assets', 'states', 'door', 'slips', 'sheets', 'flaps'])
+      expect(migrateRecord(kind, 4, kerra)).toBe(kerra);
   });
 
   it('opens the rest with the first of the teacher’s places: damaged ones aside, late ones written, the answers still there', async () => {
