@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { choose, faults, kept, openDemo, sitDown, watchErrors } from './helpers';
+import { choose, faults, kept, openDemo, sitDown, stands, watchErrors } from './helpers';
 
 type Hand = 'mouse' | 'keyboard' | 'touch';
 const LEARNERS: Record<Hand, string> = { mouse: 'Nessa', keyboard: 'Bryok', touch: 'Hedra' };
@@ -47,6 +47,7 @@ class Hands {
 
   async next(): Promise<void> {
     await this.press(this.page.getByRole('button', { name: 'Next' }));
+    await stands(this.page);
   }
 }
 
@@ -194,6 +195,8 @@ for (const hand of ['mouse', 'keyboard', 'touch'] as const)
     await openDemo(page);
     await sitDown(page, 'Kestrel class', LEARNERS[hand]);
     await page.getByRole('link', { name: /Market day/ }).click();
+    // Opened, it is scrolled to its top: what is scrolled to before that is not where it was.
+    await stands(page);
     await answerAll(page, hand);
     await expect(page.getByText('Saved')).toBeVisible();
     if (hand === 'mouse') expect(await faults(page), 'the desk, answered').toEqual([]);

@@ -22,6 +22,7 @@ import {
   questionNumbers,
 } from '@lorvet/core/desk';
 import { Focused } from '../ui/focused';
+import { onceDrawn } from '../ui/once-drawn';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { SheetContext } from '../ui/blocks/sheet-context';
 import { PageMarkView } from '../ui/page-mark';
@@ -82,6 +83,7 @@ export class SheetView {
   readonly comfortChanged = output<Comfort>();
   readonly left = output();
 
+  private readonly onceDrawn = onceDrawn();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly whenIn = whenIn;
   protected readonly at = signal(0);
@@ -147,7 +149,7 @@ export class SheetView {
   protected turn(to: number): void {
     this.at.set(to);
     this.asking.set(false);
-    setTimeout(() => {
+    this.onceDrawn(() => {
       this.host.nativeElement.querySelector<HTMLElement>('main')?.focus();
       this.host.nativeElement.scrollIntoView({ block: 'start' });
     });
