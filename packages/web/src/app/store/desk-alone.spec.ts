@@ -1,10 +1,9 @@
 import { migrateRecord } from '@lorvet/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { boxesWithDemo, dataOf, GENERATION, jory, kerra, textAnswer } from '../testing/kept-demo';
+import { boxesWithDemo, dataOf, GENERATION, kerra, textAnswer } from '../testing/kept-demo';
 import { Tab } from '../testing/tab';
 import { Asides } from '../platform/storage/asides';
 import type { MemoryBoxes } from '../platform/storage/boxes';
-import { lateOnes, putLate } from '../platform/storage/late';
 import { DeskActions } from './actions';
 import { Parts } from './parts';
 
@@ -16,14 +15,11 @@ describe('a page that was opened at the desk', () => {
   let boxes: MemoryBoxes;
   let tab: Tab;
   const torn = { format: 4, rev: 1, place: 1, data: { id: 'l-jory' } };
-  const late = { ...jory, id: 'l-kerra', name: 'Kerra, as it was written late' };
 
   beforeAll(async () => {
     localStorage.clear();
     boxes = await boxesWithDemo();
     await boxes.of(GENERATION, 'heads').set('learners/l-jory', torn);
-    const entry = { kind: 'learners' as const, id: late.id, value: late, base: null, rev: 1 };
-    putLate('closed', { generation: GENERATION, entries: [entry], patches: [] });
     tab = await Tab.open(boxes, 'the desk');
   });
   afterAll(() => Tab.closeAll());
@@ -36,10 +32,9 @@ describe('a page that was opened at the desk', () => {
     expect([tab.work.familyHeads(), tab.work.handOutHeads()]).toEqual([[], []]);
   });
 
-  it('leaves what it cannot read as it is, and what was written late for whoever can', async () => {
+  it('leaves what it cannot read as it is', async () => {
     expect(tab.get(Asides).all()).toEqual([]);
     expect(await boxes.of(GENERATION, 'heads').get('learners/l-jory')).toEqual(torn);
-    expect(lateOnes().map((l) => l.tab)).toEqual(['closed']);
   });
 
   it('keeps answers, and how far they are', async () => {
@@ -62,14 +57,12 @@ describe('a page that was opened at the desk', () => {
       expect(migrateRecord(kind, 4, kerra)).toBe(kerra);
   });
 
-  it('opens the rest with the first of the teacher’s places: damaged ones aside, late ones written, the answers still there', async () => {
+  it('opens the rest with the first of the teacher’s places: damaged ones aside, the answers still there', async () => {
     const copies = tab.work.copies();
     await tab.sync.openAll();
     expect(Object.keys(tab.work.doc().learners)).toHaveLength(22);
-    expect(tab.work.doc().learners['l-kerra']?.name).toBe(late.name);
     expect(tab.work.familyHeads()).toHaveLength(4);
     expect(tab.get(Asides).all()).toMatchObject([{ key: 'learners/l-jory' }]);
-    expect(lateOnes()).toEqual([]);
     expect(tab.work.copies()).toBe(copies);
     const heads = tab.work.familyHeads();
     await tab.sync.openAll();

@@ -41,6 +41,8 @@ export class KeepingSync {
   private seen = 0;
 
   async start(): Promise<void> {
+    // What a teacher's page that was closed too soon left to be written is written now: work given out is at the desk.
+    if (this.keeper.owesMore()) await this.teaching.learn();
     const opening = await this.opener.open();
     if (opening.state === 'open') {
       this.store.dispatch(KeepingActions.opened({ opened: opening.opened }));

@@ -5,7 +5,7 @@ import { BOXES } from './boxes-token';
 import { type Arrival, Drafts, patchedBy } from './drafts';
 import { Generation } from './generation';
 import { Known } from './known';
-import { type LateEntry, lateOnes, putLate } from './late';
+import { type Late, type LateEntry, lateOnes, putLate } from './late';
 import { keyOf, type Kind, placeOf, type Wrapped } from './record-places';
 import { readGenerations, Turns } from './root';
 import { isKnownHere } from './rules';
@@ -191,8 +191,7 @@ export class Keeper {
     let any = false;
     for (const { tab, late } of lateOnes()) {
       if (tab === this.tab || late.generation !== this.generation?.id) continue;
-      // What the teacher did is written where the teacher's records can be read.
-      if (![...late.entries.map((e) => e.kind), ...late.patches.map((p) => p.in)].every(isKnownHere)) continue;
+      if (!canWrite(late)) continue;
       const changes: Change[] = [];
       for (const { kind, id, value, base, rev } of late.entries) {
         const kept = goodOf(await this.stored(kind, id));
@@ -211,6 +210,11 @@ export class Keeper {
       if (this.saved()) putLate(tab, null);
     }
     return any;
+  }
+
+  /** Whether a page that is closed left something behind that cannot be written with what is known here. */
+  owesMore(): boolean {
+    return lateOnes().some(({ tab, late }) => tab !== this.tab && !canWrite(late));
   }
 
   private count(): void {
@@ -292,6 +296,8 @@ export class Keeper {
   }
 }
 
+const canWrite = (late: Late): boolean =>
+  [...late.entries.map((e) => e.kind), ...late.patches.map((p) => p.in)].every(isKnownHere);
 const isIndex = (kind: Kind): kind is IndexName => INDEX_NAMES.some((n) => n === kind);
 const EXCHANGED = 'Another tab put another workspace in the place of the one this belongs to.';
 

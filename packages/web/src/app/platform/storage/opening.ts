@@ -65,8 +65,6 @@ export class Opener {
   async more(kinds: ReadonlySet<Kind>): Promise<Pick<Opened, 'toMend'> & { readonly parts: readonly Arrival[] }> {
     const id = this.keeper.generationId;
     if (id === null) return { parts: [], toMend: [] };
-    // What a page left behind that was closed too soon may be of these.
-    await this.keeper.takeLate();
     const { good, toMend } = await this.good(await new Generation(this.boxes, id).heads(), (kind) => kinds.has(kind));
     return { parts: good.map((g) => ({ kind: g.kind, id: g.id, value: g.data })), toMend };
   }
