@@ -39,6 +39,7 @@ export class KeepingSync {
   private waiting: readonly RecordChange[] = [];
   private timer: ReturnType<typeof setTimeout> | undefined;
   private seen = 0;
+  private rest: Promise<void> | null = null;
 
   async start(): Promise<void> {
     // What a teacher's page that was closed too soon left to be written is written now: work given out is at the desk.
@@ -70,8 +71,16 @@ export class KeepingSync {
     });
   }
 
-  /** What the teacher's places need besides, where only the desk's part was opened: at once where it is here already. */
-  async openAll(): Promise<void> {
+  /** What the teacher's places need besides, where only the desk's part was opened; read once, whoever asks for it. */
+  openAll(): Promise<void> {
+    this.rest ??= this.openRest().catch((error: unknown) => {
+      this.rest = null;
+      throw error;
+    });
+    return this.rest;
+  }
+
+  private async openRest(): Promise<void> {
     const missing = KINDS.filter((k) => !isKnownHere(k));
     await this.teaching.learn();
     if (missing.length === 0 || this.status() !== 'ready') return;
