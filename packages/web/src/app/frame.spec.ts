@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { Keeper } from './platform/storage/keeper';
 import { renamed } from './testing/kept-demo';
 import { DemoPlace } from './testing/demo-place';
+import { ButtonHarness } from './testing/harnesses';
 import { Frame } from './frame';
 
 let place: DemoPlace<Frame>;
@@ -24,7 +25,7 @@ describe('the frame around every place', () => {
   it('undoes and redoes by keys, and leaves them to a field that is written in', async () => {
     place.work.dispatch(renamed('Jory of the pier'));
     await place.rest();
-    expect(place.has('button', /^Undo: /)).toBe(true);
+    expect(await place.has(ButtonHarness, /^Undo: /)).toBe(true);
     const field = document.body.appendChild(document.createElement('input'));
     expect(await key('z', field, { ctrlKey: true })).toBe(false);
     expect(jory()).toBe('Jory of the pier');

@@ -3,6 +3,7 @@ import { askedObjectives, listOf } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
 import { DEMO_DAY } from '../testing/kept-demo';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness, FieldHarness } from '../testing/harnesses';
 import { ObjectiveList } from './objective-list';
 
 const asked = askedObjectives(Object.values(demoWorkspace(DEMO_DAY).families));
@@ -20,7 +21,7 @@ describe('the objectives', () => {
     expect(place.text).toContain(first?.text);
     await place.press(`Put on the list: ${first?.text}`);
     expect(list()).toMatchObject([{ id: first?.id, text: first?.text, subject: first?.subject }]);
-    expect(place.has('button', `Take off the list: ${first?.text}`)).toBe(true);
+    expect(await place.has(ButtonHarness, `Take off the list: ${first?.text}`)).toBe(true);
   });
 
   it('several are put on the list in one step, and taken off once it was said yes to', async () => {
@@ -32,7 +33,7 @@ describe('the objectives', () => {
     await place.work.redo();
     await place.rest();
     for (const o of asked.slice(0, 2)) await place.check(`Choose ${o.text}`);
-    for (const o of asked.slice(0, 2)) expect(place.has('input', `Choose ${o.text}`)).toBe(true);
+    for (const o of asked.slice(0, 2)) expect(await place.has(FieldHarness, `Choose ${o.text}`)).toBe(true);
     await place.press(/^Take \d+ off the list$/);
     expect(place.asked).toHaveLength(1);
   });

@@ -4,6 +4,7 @@ import type { Adjustment, AdjustmentFile } from '@lorvet/core';
 import { Packs } from '../store/packs';
 import type { AdjustmentsReading } from '../platform/workers/pack.worker';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
 import { BenchView } from './bench-view';
 import { VersionPanel } from './version-panel';
 
@@ -83,5 +84,5 @@ it('a version without adjustments has none to save', async () => {
     }),
   });
   await place.unfold(/^All adjustments/);
-  expect(place.has('button', 'Save them to a file')).toBe(false);
+  expect(await place.has(ButtonHarness, 'Save them to a file')).toBe(false);
 });

@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { TestBed } from '@angular/core/testing';
 import { type Block, derive, findBlock } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
 import { BenchView } from './bench-view';
 import { DoHere } from './do-here';
 
@@ -28,13 +29,13 @@ const block = (id: string): Block | undefined =>
 describe('what can be done here', () => {
   it('is what suits what is chosen', async () => {
     await open('rp-t1');
-    expect(place.has('button', 'Steps to tick …')).toBe(true);
-    expect(place.has('button', 'Fewer choices …')).toBe(false);
+    expect(await place.has(ButtonHarness, 'Steps to tick …')).toBe(true);
+    expect(await place.has(ButtonHarness, 'Fewer choices …')).toBe(false);
     await choose('rp-q1');
-    expect(place.has('button', 'Fewer choices …')).toBe(true);
+    expect(await place.has(ButtonHarness, 'Fewer choices …')).toBe(true);
     await choose();
-    expect(place.has('button', 'Extra time …')).toBe(true);
-    expect(place.has('button', 'Flap to check …')).toBe(false);
+    expect(await place.has(ButtonHarness, 'Extra time …')).toBe(true);
+    expect(await place.has(ButtonHarness, 'Flap to check …')).toBe(false);
   });
 });
 
@@ -56,13 +57,13 @@ describe('before it is done', () => {
     await place.press('Fewer choices …');
     await place.write(/^Choices at most/, '9');
     expect(place.text).toContain('It has no more than 9 choices.');
-    expect(place.button('Do it').disabled).toBe(true);
+    expect(await (await place.button('Do it')).isDisabled()).toBe(true);
   });
 
   it('goes away when another block is chosen', async () => {
     await place.press('Fewer choices …');
     await choose('rp-q4');
-    expect(place.has('button', 'Do it')).toBe(false);
+    expect(await place.has(ButtonHarness, 'Do it')).toBe(false);
   });
 });
 

@@ -3,6 +3,7 @@ import { latest } from '@lorvet/core';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
 import { FamilyStrip } from './family-strip';
 import { History } from './history';
 import { NewVersion } from './new-version';
@@ -88,8 +89,8 @@ describe('the history of a family', () => {
 
   it('draws each version at the revision it was brought up to, and says who has it', async () => {
     const place = await DemoPlace.open(History, { inputs: { familyId: 'rock-pool' } });
-    expect(place.has('a', 'Supported, up to revision 2, 1 behind, 4 learners')).toBe(true);
-    expect(place.has('a', 'Extended, up to revision 3, 3 learners')).toBe(true);
+    expect(await place.has(ButtonHarness, 'Supported, up to revision 2, 1 behind, 4 learners')).toBe(true);
+    expect(await place.has(ButtonHarness, 'Extended, up to revision 3, 3 learners')).toBe(true);
   });
 
   it('measures the whole family side by side', async () => {

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { Family } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
 import { FromElsewhere } from './from-elsewhere';
 
 let place: DemoPlace<FromElsewhere>;
@@ -18,7 +19,7 @@ describe('parts of another activity', () => {
   it('are offered from every activity but this one', async () => {
     expect(await place.options(/^Activity/)).not.toContain('Mending a puncture');
     expect(await place.options(/^Activity/)).toContain('Rock-pool survey');
-    expect(place.button(/^Bring in/).disabled).toBe(true);
+    expect(await (await place.button(/^Bring in/)).isDisabled()).toBe(true);
   });
 
   it('pages and single blocks come together, each to its own place, and one undo takes them back', async () => {
@@ -59,7 +60,7 @@ describe('parts of another activity', () => {
     await place.choose(/^Activity/, 'Rock-pool survey');
     await place.check(/^Who lives here/);
     await place.choose(/^Activity/, 'Catching the right bus');
-    expect(place.button(/^Bring in/).disabled).toBe(true);
+    expect(await (await place.button(/^Bring in/)).isDisabled()).toBe(true);
   });
 });
 
@@ -70,5 +71,5 @@ it('says what to do where there is no other activity', async () => {
     change: (w) => ({ ...w, families: { puncture: w.families['puncture'] as Family } }),
   });
   expect(place.text).toContain('There is no other activity yet.');
-  expect(place.has('button', /^Bring in/)).toBe(false);
+  expect(await place.has(ButtonHarness, /^Bring in/)).toBe(false);
 });

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { TestBed } from '@angular/core/testing';
 import { type Block, type Content, findBlock, type ItemBlock, latest } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness, PartHarness } from '../testing/harnesses';
 import { BenchView } from './bench-view';
 import { MasterPage } from './master-page';
 import { MasterPanel } from './master-panel';
@@ -64,7 +65,7 @@ describe('beside a question of the master', () => {
     await place.check(/^Only for you/);
     expect(at('rp-t1')).toMatchObject({ audience: 'teacher' });
     await open(MasterPanel, 'rp-n1');
-    expect(place.has('label', /^Only for you/)).toBe(false);
+    expect(await place.has(PartHarness, /^Only for you/)).toBe(false);
   });
 });
 
@@ -79,10 +80,7 @@ describe('about the whole activity', () => {
   it('an objective is added, reworded, and taken away with what asked for it', async () => {
     await open(MasterPanel);
     const before = master().objectives.length;
-    const field = place.field('New objective');
-    field.value = 'Name three shells';
-    field.form?.dispatchEvent(new Event('submit', { cancelable: true }));
-    await place.rest();
+    await place.send('New objective', 'Name three shells');
     expect(master().objectives.at(-1)?.text).toBe('Name three shells');
     await place.write(`Objective ${before + 1}`, 'Name two shells');
     expect(master().objectives.at(-1)?.text).toBe('Name two shells');
@@ -153,7 +151,7 @@ describe('the pages of the master', () => {
     expect(place.text).toContain('An empty page. Add its first block:');
     for (let i = before + 1; i > 1; i--) await place.press('Remove page 1');
     expect(master().pages).toHaveLength(1);
-    expect(place.has('button', /^Remove page/)).toBe(false);
+    expect(await place.has(ButtonHarness, /^Remove page/)).toBe(false);
   });
 
   it('changes can be dropped, and undo brings them back', async () => {

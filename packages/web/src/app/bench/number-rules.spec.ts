@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { Block } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
+import { AlertHarness } from '../testing/harnesses';
 import { NumberRules } from './number-rules';
 
 type NumberBlock = Extract<Block, { kind: 'number' }>;
@@ -50,7 +51,7 @@ describe('numbers that may be others', () => {
   ])('%s with %s is refused in words, and nothing is kept of it', async (given, key, why) => {
     await lines(given);
     await formula(key);
-    expect(place.has('[role=alert]', why)).toBe(true);
+    expect(await place.has(AlertHarness, why)).toBe(true);
     expect(changed.some((b) => b.formula === key)).toBe(false);
   });
 

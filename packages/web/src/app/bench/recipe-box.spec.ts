@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { SHIPPED_RECIPES, writeRecipe } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
+import { AlertHarness, textFile } from '../testing/harnesses';
 import { RecipeBox } from './recipe-box';
 
 let place: DemoPlace<RecipeBox>;
@@ -12,11 +13,7 @@ const open = async (version = 'pun-core') => {
 };
 /** A file chosen in the box's field. */
 async function bring(text: string): Promise<void> {
-  const field = place.field(/^From a file/);
-  Object.defineProperty(field, 'files', { value: [{ text: () => Promise.resolve(text) }], configurable: true });
-  Object.defineProperty(field, 'value', { value: '', writable: true, configurable: true });
-  field.dispatchEvent(new Event('change'));
-  await place.rest();
+  await place.take(/^From a file/, textFile(text));
 }
 
 describe('a recipe', () => {
@@ -34,7 +31,7 @@ describe('a recipe', () => {
     expect(after).toBeGreaterThan(2);
     expect(place.work.undoLabel()).toBe('recipe “Lighter page”');
     await place.press('Recipes …');
-    expect(place.button('Nothing to do').disabled).toBe(true);
+    expect(await (await place.button('Nothing to do')).isDisabled()).toBe(true);
     await place.undo();
     expect(mine()).toHaveLength(2);
   });
@@ -48,7 +45,7 @@ describe('a recipe', () => {
     ],
   ])('from a file that is %s is refused in words, and nothing is kept', async (_, text) => {
     await bring(text);
-    expect(place.has('[role=alert]', /\.$|\.\s/)).toBe(true);
+    expect(await place.has(AlertHarness, /\.$|\.\s/)).toBe(true);
     expect(Object.keys(place.work.recipes())).toEqual([]);
   });
 

@@ -31,7 +31,7 @@ describe('tiers by recipes', () => {
     await place.check('Lighter page');
     await place.check('Words first');
     expect(place.text).toContain('Choose recipes above');
-    expect(place.button('Make versions').disabled).toBe(true);
+    expect(await (await place.button('Make versions')).isDisabled()).toBe(true);
   });
 
   it('stand on one row with the master’s block they are made of', async () => {

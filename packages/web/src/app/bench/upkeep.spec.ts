@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { derive, findBlock, latest } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
+import { PartHarness } from '../testing/harnesses';
 import { UpkeepView } from './upkeep';
 
 let place: DemoPlace<UpkeepView>;
@@ -18,10 +19,10 @@ describe('a question that two versions ask', () => {
     place = await DemoPlace.open(UpkeepView, { inputs: { familyId: 'rock-pool' } });
   });
 
-  it('is asked once, with what was, the master’s, each version’s and the combination', () => {
+  it('is asked once, with what was, the master’s, each version’s and the combination', async () => {
     expect(place.text).toContain('One answer for all 2');
     expect(place.text).toContain('The basis and this version changed the same words.');
-    expect(place.has('section', /^Twice each day/)).toBe(true);
+    expect(await place.has(PartHarness, /^Twice each day/)).toBe(true);
     expect(place.text.match(/The combination, beside the master/g)).toHaveLength(2);
   });
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { TestBed } from '@angular/core/testing';
 import { type Block, derive, findBlock } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
 import { BenchView } from './bench-view';
 import { VersionPage } from './version-page';
 import { VersionPanel } from './version-panel';
@@ -145,10 +146,10 @@ describe('the whole version', () => {
 
   it('opens where all doings stand for one that is asked for by name', async () => {
     await panel();
-    expect(place.has('button', 'Do it')).toBe(false);
+    expect(await place.has(ButtonHarness, 'Do it')).toBe(false);
     TestBed.inject(BenchView).asked.set('chunk');
     await place.rest();
-    expect(place.has('button', 'Do it')).toBe(true);
+    expect(await place.has(ButtonHarness, 'Do it')).toBe(true);
   });
 
   it('keeps its name where it is emptied', async () => {

@@ -24,7 +24,7 @@ describe('what a learner has to do', () => {
     expect(place.text).toContain('Do this first');
     expect(place.text).toMatch(/Due in 3 days, /);
     expect(place.text).toContain('You have answered 4 of 11.');
-    expect(place.button(/^Go on/).getAttribute('href')).toBe('/desk/work/h-survey');
+    expect(await (await place.button(/^Go on/)).leadsTo()).toBe('/desk/work/h-survey');
   });
 
   it('shows what is finished with what the teacher said, and asks for nothing then', async () => {

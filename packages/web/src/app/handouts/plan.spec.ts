@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { HandOut } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
 import { Plan } from './plan';
 
 let place: DemoPlace<Plan>;
@@ -34,10 +35,10 @@ describe('the loom', () => {
 
   it('counts who is without, and waits with giving out until nobody is', async () => {
     expect(place.text).toContain('7 without');
-    expect(place.button(/^Schedule for/).disabled).toBe(true);
+    expect(await (await place.button(/^Schedule for/)).isDisabled()).toBe(true);
     await place.press(/^Accept 7 suggestions/);
     expect(place.text).toContain('0 without');
-    expect(place.button(/^Schedule for 23/).disabled).toBe(false);
+    expect(await (await place.button(/^Schedule for 23/)).isDisabled()).toBe(false);
   });
 
   it('gives out at a word to everybody, and freezes it', async () => {
@@ -46,6 +47,6 @@ describe('the loom', () => {
     expect(plan().state).toBe('given');
     expect(Object.keys(plan().given)).toHaveLength(23);
     expect(place.text).toContain('Scheduled');
-    expect(place.has('button', /^Accept/)).toBe(false);
+    expect(await place.has(ButtonHarness, /^Accept/)).toBe(false);
   });
 });

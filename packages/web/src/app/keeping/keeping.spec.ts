@@ -7,6 +7,7 @@ import { Keeper } from '../platform/storage/keeper';
 import { KeepingSync } from '../store/keeping-sync';
 import { Removing } from '../store/removing';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
 import { DEMO_DAY } from '../testing/kept-demo';
 import { Keeping } from './keeping';
 
@@ -15,11 +16,7 @@ let place: DemoPlace<Keeping>;
 const heads = () => place.work.familyHeads().map((f) => f.title);
 
 async function choose(bytes: Uint8Array, name = 'mine.zip'): Promise<void> {
-  const field = document.querySelector<HTMLInputElement>('lv-backups input[type=file]');
-  if (!field) throw new Error('There is no way to choose a file.');
-  Object.defineProperty(field, 'files', { value: [new File([bytes as BlobPart], name)], configurable: true });
-  field.dispatchEvent(new Event('change'));
-  await place.rest();
+  await place.take('Backup file', new File([bytes as BlobPart], name));
   await place.rest();
 }
 const small: Workspace = {
@@ -57,20 +54,19 @@ describe('keeping', () => {
     await choose(writeBackup(wrong, ''));
     expect(place.text).toContain('mine.zip cannot be restored');
     expect(place.text).toContain('learners, record 1: name');
-    expect(place.has('button', 'Restore it')).toBe(false);
+    expect(await place.has(ButtonHarness, 'Restore it')).toBe(false);
     await choose(writeBackup(small, ''));
     expect(place.text).not.toContain('cannot be restored');
-    expect(place.has('button', 'Restore it')).toBe(true);
+    expect(await place.has(ButtonHarness, 'Restore it')).toBe(true);
     expect(heads()).toHaveLength(4);
   });
 
   it('emptying everything asks for a word, and puts it away where it comes back from', async () => {
     await place.press('Start empty');
     expect(heads()).toHaveLength(4);
-    expect(place.button('Put all away and start empty').disabled).toBe(true);
+    expect(await (await place.button('Put all away and start empty')).isDisabled()).toBe(true);
     await place.write(/^Type/, 'Empty');
-    place.field(/^Type/).form?.dispatchEvent(new Event('submit', { cancelable: true }));
-    await place.rest();
+    await place.send(/^Type/);
     expect(heads()).toEqual([]);
     expect(place.text).toContain('4 activities, 23 learners, 4 hand-outs, 13 pieces of work');
     await place.press(/^Put back 4 activities/);

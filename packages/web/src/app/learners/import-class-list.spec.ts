@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { DemoPlace } from '../testing/demo-place';
+import { AlertHarness, PartHarness, textFile } from '../testing/harnesses';
 import { ImportClassList } from './import-class-list';
 
 let place: DemoPlace<ImportClassList>;
@@ -7,11 +8,7 @@ beforeEach(async () => {
   place = await DemoPlace.open(ImportClassList, { inputs: { open: true } });
 });
 async function bring(text: string, size = text.length): Promise<void> {
-  const field = place.field(/^(Choose the list|Another file)$/);
-  const file = { name: 'class.csv', size, text: () => Promise.resolve(text) };
-  Object.defineProperty(field, 'files', { value: [file], configurable: true });
-  field.dispatchEvent(new Event('change'));
-  await place.rest();
+  await place.take(/^(Choose the list|Another file)$/, textFile(text, 'class.csv', size));
 }
 const names = () => place.work.people().learners.map((l) => l.name);
 
@@ -43,7 +40,7 @@ describe('a class list', () => {
     await bring('Pupil,Form\nMorwen P.,Puffin\n');
     await place.choose(/^Name/, 'Pupil');
     await place.choose(/^Class(?! for)/, 'Form');
-    expect(place.has('th', 'Morwen P.')).toBe(true);
+    expect(await place.has(PartHarness, 'Morwen P.')).toBe(true);
   });
 
   it.each([
@@ -51,6 +48,6 @@ describe('a class list', () => {
     ['is far too large', 'Name\nX\n', 6 * 1024 * 1024],
   ])('that %s is refused in words', async (_, text, size) => {
     await bring(text, size);
-    expect(place.has('[role=alert]', /class\.csv.*\.$/)).toBe(true);
+    expect(await place.has(AlertHarness, /class\.csv.*\.$/)).toBe(true);
   });
 });

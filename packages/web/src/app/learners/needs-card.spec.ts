@@ -25,12 +25,7 @@ async function open(learner = oriel) {
   opened.fixture.componentInstance.placed.subscribe((p) => placed.push(p));
   place = opened;
 }
-const field = (label: string) => place.field(label) as HTMLInputElement;
-function type(label: RegExp, text: string): void {
-  const input = place.field(label) as HTMLInputElement;
-  input.value = text;
-  input.dispatchEvent(new Event('input', { bubbles: true }));
-}
+const valueOf = async (field: string) => await (await place.field(field)).value();
 
 beforeEach(async () => {
   written = [];
@@ -59,9 +54,9 @@ describe('a needs card', () => {
     await place.write(/^Reads at grade/, 'four');
     const says = () => place.text.includes('is no reading level');
     expect(says()).toBe(true);
-    type(/^Reads at grade/, '4.5');
+    await place.type(/^Reads at grade/, '4.5');
     document.dispatchEvent(new Event('pointerdown'));
-    field('Reads at grade').dispatchEvent(new Event('focusout', { bubbles: true }));
+    await (await place.field('Reads at grade')).leave();
     await place.rest();
     expect([says(), now().needs.readingGrade]).toEqual([true, 4.5]);
     document.dispatchEvent(new Event('pointerup'));
@@ -69,22 +64,22 @@ describe('a needs card', () => {
     expect(says()).toBe(false);
   });
 
-  it('says what is half written when it goes', () => {
-    type(/^Note/, 'Sits by the win');
+  it('says what is half written when it goes', async () => {
+    await place.type(/^Note/, 'Sits by the win');
     expect(written).toEqual([]);
     place.fixture.destroy();
     expect(now().needs.note).toBe('Sits by the win');
   });
 
   it('leaves a field alone that is being written in, and shows what was undone in the others', async () => {
-    type(/^Note/, 'Sits by the win');
+    await place.type(/^Note/, 'Sits by the win');
     place.fixture.componentRef.setInput('learner', {
       ...oriel,
       chosenName: 'O',
       needs: { ...oriel.needs, note: 'Other' },
     });
     await place.rest();
-    expect([field('Called').value, field('Note').value]).toEqual(['O', 'Sits by the win']);
+    expect([await valueOf('Called'), await valueOf('Note')]).toEqual(['O', 'Sits by the win']);
   });
 
   it.each([

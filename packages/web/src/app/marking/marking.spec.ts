@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { copyIdOf } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
 import { MarkingGrid } from './marking';
 
 let place: DemoPlace<MarkingGrid>;
@@ -11,12 +12,12 @@ beforeEach(async () => {
 });
 
 describe('the work of a class', () => {
-  it('stands in one column a question, whoever had which wording; added questions at the end', () => {
+  it('stands in one column a question, whoever had which wording; added questions at the end', async () => {
     const host = place.fixture.nativeElement as HTMLElement;
     const heads = [...host.querySelectorAll('thead th.item')].map((h) => h.textContent?.trim().split(' ')[0]);
     expect(heads.length).toBe(13);
-    expect(place.has('button', /^Oriel P\., question 4: right$/)).toBe(true);
-    expect(place.has('button', /^Merryn .*, question 5: not yet/)).toBe(true);
+    expect(await place.has(ButtonHarness, /^Oriel P\., question 4: right$/)).toBe(true);
+    expect(await place.has(ButtonHarness, /^Merryn .*, question 5: not yet/)).toBe(true);
   });
 
   it('shows an answer with the wording and the key its learner had', async () => {

@@ -57,21 +57,17 @@ describe('what comes onto the Shelf', () => {
   });
   const choose = async (read: FamilyReading) => {
     TestBed.inject(Packs).readFamily = () => Promise.resolve(read);
-    const field = place.field('Family from a file');
-    Object.defineProperty(field, 'files', { value: [new File(['x'], 'theirs.zip')], configurable: true });
-    field.dispatchEvent(new Event('change'));
-    await place.rest();
+    await place.take('Family from a file', new File(['x'], 'theirs.zip'));
   };
 
   it('a new master has its objectives a line each, and none without a title', async () => {
     const before = Object.keys(place.work.families());
     await place.press('New master');
     await place.write(/^Objectives/, ' Count shells \n\nName them');
-    const form = place.field(/^Objectives/).form;
-    form?.dispatchEvent(new Event('submit', { cancelable: true }));
+    await place.send(/^Objectives/);
     expect(Object.keys(place.work.families())).toEqual(before);
     await place.write(/^Title/, ' Shells ');
-    form?.dispatchEvent(new Event('submit', { cancelable: true }));
+    await place.send(/^Title/);
     const made = Object.values(place.work.families()).find((f) => !before.includes(f.id)) as Family;
     expect(latest(made).content).toMatchObject({
       title: 'Shells',
@@ -132,12 +128,12 @@ describe('a new master that has no title', () => {
   it('is not begun: it is said beside the field and in it, the focus goes there, and with a title it opens', async () => {
     const begun = await DemoPlace.open(NewMaster, { inputs: { open: true } });
     await begun.press('Open it on the Bench');
-    const title = begun.field('Title');
-    expect(document.activeElement).toBe(title);
-    expect([title.getAttribute('aria-invalid'), begun.text.includes('A title is needed.')]).toEqual(['true', true]);
+    const title = await begun.field('Title');
+    expect(await title.isFocused()).toBe(true);
+    expect([await title.isWrong(), begun.text.includes('A title is needed.')]).toEqual([true, true]);
     expect(begun.work.familyHeads()).toHaveLength(4);
     await begun.write('Title', 'Tides of the bay');
-    expect([title.getAttribute('aria-invalid'), begun.text.includes('is needed')]).toEqual([null, false]);
+    expect([await title.isWrong(), begun.text.includes('is needed')]).toEqual([false, false]);
     await begun.press('Open it on the Bench');
     expect(begun.work.familyHeads().map((f) => f.title)).toContain('Tides of the bay');
   });

@@ -1,5 +1,6 @@
 import { Injector, type Type } from '@angular/core';
-import { TestbedHarnessEnvironment, UnitTestElement } from '@angular/cdk/testing/testbed';
+import { type HarnessLoader, manualChangeDetection } from '@angular/cdk/testing';
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { derive, type Family, INDEX_NAMES, type Version, type Workspace } from '@lorvet/core';
@@ -18,7 +19,18 @@ import { FEATURE, reducerOf } from '../store/reducer';
 import { teach } from '../store/teachers-part';
 import { WorkspaceStore } from '../store/workspace';
 import { Ask, type Question } from '../ui/ask';
-import { type Name, SelectHarness } from './harnesses';
+import {
+  ButtonHarness,
+  called,
+  ChoiceHarness,
+  FieldHarness,
+  FoldHarness,
+  type Name,
+  type NamedHarness,
+  SelectHarness,
+  type Sort,
+  type TextFile,
+} from './harnesses';
 import { allKeys, boxesWith, boxesWithDemo, DEMO_DAY } from './kept-demo';
 
 /** What jsdom lacks: nothing is ever near what is seen, so that a list stays at its first rows. */
@@ -33,15 +45,6 @@ globalThis.CSS ??= { escape: (text: string) => text } as typeof CSS;
 globalThis.IntersectionObserver ??= NothingSeen as unknown as typeof IntersectionObserver;
 
 const flat = (text: string | null | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();
-const fits = (text: string, name: Name): boolean => (typeof name === 'string' ? text === name : name.test(text));
-
-/** The label around a field, or the one that points to it. */
-const labelOf = (e: HTMLElement): Element | null | undefined =>
-  'labels' in e ? (e as HTMLInputElement).labels?.[0] : e.closest('label');
-
-/** An element as a hand acts on it: with all the events that this causes. The place rests afterwards. */
-const hand = (e: Element): UnitTestElement => new UnitTestElement(e, () => Promise.resolve());
-
 const NO_CHANGE = (w: Workspace): Workspace => w;
 
 /** Long work on the same thread, over the test's own storage. */
@@ -134,6 +137,10 @@ export class DemoPlace<T> {
     return place;
   }
 
+  private get page(): HarnessLoader {
+    return TestbedHarnessEnvironment.documentRootLoader(this.fixture);
+  }
+
   /** Until everything that was begun is done. */
   async rest(): Promise<void> {
     for (let i = 0; i < 3; i++) {
@@ -157,77 +164,91 @@ export class DemoPlace<T> {
     return flat(document.body.textContent);
   }
 
-  private named<E extends HTMLElement>(selector: string, name: Name): E {
-    const all = [...document.body.querySelectorAll<E>(selector)];
-    const nameOf = (e: E) => flat(e.getAttribute('aria-label') ?? labelOf(e)?.textContent ?? e.textContent ?? '');
-    const found = all.find((e) => fits(nameOf(e), name));
-    if (!found) throw new Error(`No ${selector} called ${String(name)}; there are: ${all.map(nameOf).join(' | ')}`);
-    return found;
-  }
-
-  button(name: Name): HTMLButtonElement {
-    return this.named('button, a', name);
-  }
-
-  has(selector: string, name: Name): boolean {
-    return [...document.body.querySelectorAll(selector)].some((e) =>
-      fits(flat(e.getAttribute('aria-label') ?? e.textContent), name),
+  /**
+   * What is on the page under a name. The place rests before and afterwards, not at each of the elements that are looked
+   * at on the way.
+   * @throws Error that names all that there is of the sort.
+   */
+  private async named<H extends NamedHarness>(sort: Sort<H>, name: Name): Promise<H> {
+    const found = await manualChangeDetection(() => this.page.getHarnessOrNull(called(sort, name)));
+    if (found) return found;
+    const all = await manualChangeDetection(async () =>
+      Promise.all((await this.page.getAllHarnesses(sort)).map((h) => h.name())),
     );
+    throw new Error(`No ${sort.hostSelector} called ${String(name)}; there are: ${all.join(' | ')}`);
+  }
+
+  private async acted<H extends NamedHarness>(sort: Sort<H>, name: Name, act: (h: H) => Promise<void>): Promise<void> {
+    const found = await this.named(sort, name);
+    await manualChangeDetection(() => act(found));
+    await this.rest();
+  }
+
+  async has<H extends NamedHarness>(sort: Sort<H>, name: Name): Promise<boolean> {
+    return await manualChangeDetection(() => this.page.hasHarness(called(sort, name)));
+  }
+
+  async button(name: Name): Promise<ButtonHarness> {
+    return await this.named(ButtonHarness, name);
+  }
+
+  async field(name: Name): Promise<FieldHarness> {
+    return await this.named(FieldHarness, name);
   }
 
   async press(name: Name): Promise<void> {
-    await hand(this.button(name)).click();
-    await this.rest();
+    await this.acted(ButtonHarness, name, (b) => b.press());
   }
 
   async check(name: Name): Promise<void> {
-    await hand(this.named('input', name)).click();
-    await this.rest();
+    await this.acted(FieldHarness, name, (f) => f.press());
   }
 
   /** Opens what is folded away under a name. */
   async unfold(name: Name): Promise<void> {
-    await hand(this.named('p-accordion-header', name)).click();
-    await this.rest();
+    await this.acted(FoldHarness, name, (f) => f.press());
   }
 
   /** Chooses in the menu that is open. */
   async pick(name: Name): Promise<void> {
-    await hand(this.named('[role=menuitem]', name).firstElementChild as Element).click();
-    await this.rest();
-  }
-
-  field(name: Name): HTMLInputElement {
-    return this.named('input, textarea, select', name);
+    await this.acted(ChoiceHarness, name, (c) => c.press());
   }
 
   /** Writes into a field, as typing and leaving it do. */
   async write(name: Name, text: string): Promise<void> {
-    const field = this.field(name);
-    await hand(field).focus();
-    await hand(field).setInputValue(text);
-    // CDK's own events do not rise, and a browser's do.
-    for (const type of ['input', 'change']) field.dispatchEvent(new Event(type, { bubbles: true }));
-    await hand(field).blur();
-    await this.rest();
+    await this.acted(FieldHarness, name, (f) => f.write(text));
   }
 
-  private async select(name: Name): Promise<SelectHarness> {
-    return await TestbedHarnessEnvironment.documentRootLoader(this.fixture).getHarness(SelectHarness.called(name));
+  /** Types, and stays there. */
+  async type(name: Name, text: string): Promise<void> {
+    await this.acted(FieldHarness, name, (f) => f.type(text));
+  }
+
+  /** Sends the form that a field stands in; with words, these are typed first. */
+  async send(name: Name, text?: string): Promise<void> {
+    await this.acted(FieldHarness, name, async (f) => {
+      if (text !== undefined) await f.type(text);
+      await f.send();
+    });
+  }
+
+  /** Chooses a file for a field. */
+  async take(name: Name, file: TextFile): Promise<void> {
+    await this.acted(FieldHarness, name, (f) => f.take(file));
   }
 
   async choose(name: Name, option: Name): Promise<void> {
-    await (await this.select(name)).choose(option);
+    await (await this.named(SelectHarness, name)).choose(option);
     await this.rest();
   }
 
   async options(name: Name): Promise<string[]> {
-    return await (await this.select(name)).options();
+    return await (await this.named(SelectHarness, name)).options();
   }
 
   /** What a select shows as chosen. */
   async chosen(name: Name): Promise<string> {
-    return await (await this.select(name)).value();
+    return await (await this.named(SelectHarness, name)).value();
   }
 
   /** Where the place has led to. */

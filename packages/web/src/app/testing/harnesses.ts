@@ -1,20 +1,150 @@
-import { ComponentHarness, HarnessPredicate } from '@angular/cdk/testing';
+import { ComponentHarness, HarnessPredicate, type TestElement } from '@angular/cdk/testing';
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 
 export type Name = string | RegExp;
-const flat = (text: string): string => text.replace(/\s+/g, ' ').trim();
+const flat = (text: string | null | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();
 const fits = (text: string, name: Name): boolean => (typeof name === 'string' ? text === name : name.test(text));
+const native = <E extends HTMLElement>(e: TestElement): E => TestbedHarnessEnvironment.getNativeElement(e) as E;
+const tell = (e: EventTarget, type: string, cancelable = false) =>
+  e.dispatchEvent(new Event(type, { bubbles: true, cancelable }));
+
+/** What is read of a file that is chosen, whole or only its words. */
+export type TextFile = File | { readonly name: string; readonly size: number; readonly text: () => Promise<string> };
+export const textFile = (text: string, name = 'file', size = text.length): TextFile => ({
+  name,
+  size,
+  text: () => Promise.resolve(text),
+});
+
+/** What stands on the page under the name that is read out for it. */
+export abstract class NamedHarness extends ComponentHarness {
+  async name(): Promise<string> {
+    const host = await this.host();
+    const label = (await host.getProperty<NodeListOf<HTMLElement> | undefined>('labels'))?.[0];
+    return flat((await host.getAttribute('aria-label')) ?? label?.textContent ?? (await host.text()));
+  }
+
+  async press(): Promise<void> {
+    await (await this.host()).click();
+  }
+}
+
+/** A sort of named things: `ButtonHarness`, `FieldHarness` … */
+export interface Sort<H extends NamedHarness> {
+  new (...of: ConstructorParameters<typeof ComponentHarness>): H;
+  readonly hostSelector: string;
+}
+
+export const called = <H extends NamedHarness>(sort: Sort<H>, name: Name): HarnessPredicate<H> =>
+  new HarnessPredicate(sort, {}).add(`called ${String(name)}`, async (h) => fits(await h.name(), name));
+
+/** Whatever is pressed: to do something, or to go somewhere. */
+export class ButtonHarness extends NamedHarness {
+  static readonly hostSelector = 'button, a';
+
+  async isDisabled(): Promise<boolean> {
+    return await (await this.host()).getProperty('disabled');
+  }
+
+  /** The address that it leads to; null where it does something here. */
+  async leadsTo(): Promise<string | null> {
+    return await (await this.host()).getAttribute('href');
+  }
+}
+
+/** Whatever is filled in: words, numbers, boxes to check, files. */
+export class FieldHarness extends NamedHarness {
+  static readonly hostSelector = 'input, textarea, select';
+
+  async value(): Promise<string> {
+    return await (await this.host()).getProperty('value');
+  }
+
+  async isChecked(): Promise<boolean> {
+    return await (await this.host()).getProperty('checked');
+  }
+
+  async isFocused(): Promise<boolean> {
+    return await (await this.host()).isFocused();
+  }
+
+  /** Whether it says of itself that what is written in it is wrong. */
+  async isWrong(): Promise<boolean> {
+    return (await (await this.host()).getAttribute('aria-invalid')) === 'true';
+  }
+
+  /** As typing does it; what was typed is not left yet. */
+  async type(text: string): Promise<void> {
+    const host = await this.host();
+    await host.focus();
+    await host.setInputValue(text);
+    // CDK's own events do not rise, and a browser's do.
+    tell(native(host), 'input');
+  }
+
+  /** As typing and leaving it do. */
+  async write(text: string): Promise<void> {
+    await this.type(text);
+    tell(native(await this.host()), 'change');
+    await this.leave();
+  }
+
+  async leave(): Promise<void> {
+    await (await this.host()).blur();
+  }
+
+  /** As Enter in it does: the form that it stands in is sent. */
+  async send(): Promise<void> {
+    tell(native<HTMLInputElement>(await this.host()).form as HTMLFormElement, 'submit', true);
+  }
+
+  async key(key: string): Promise<void> {
+    native(await this.host()).dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+  }
+
+  /** As a file chosen for it. */
+  async take(file: TextFile): Promise<void> {
+    const field = native(await this.host());
+    Object.defineProperty(field, 'files', { value: [file], configurable: true });
+    Object.defineProperty(field, 'value', { value: '', writable: true, configurable: true });
+    tell(field, 'change');
+  }
+}
+
+/** What is folded away under its name. */
+export class FoldHarness extends NamedHarness {
+  static readonly hostSelector = 'p-accordion-header';
+}
+
+/** One of the choices in the menu that is open. */
+export class ChoiceHarness extends NamedHarness {
+  static readonly hostSelector = '[role=menuitem]';
+  private readonly inside = this.locatorFor('*');
+
+  override async press(): Promise<void> {
+    await (await this.inside()).click();
+  }
+}
+
+/** What is read out at once as it appears. */
+export class AlertHarness extends NamedHarness {
+  static readonly hostSelector = '[role=alert]';
+}
+
+/** A part of a place, or the head of a column: looked for only. */
+export class PartHarness extends NamedHarness {
+  static readonly hostSelector = 'section, th, label';
+}
 
 /** One of several, under a label. */
-export class SelectHarness extends ComponentHarness {
+export class SelectHarness extends NamedHarness {
   static readonly hostSelector = 'lv-select';
   private readonly label = this.locatorFor('span');
   private readonly box = this.locatorFor('[role=combobox]');
   private readonly open = this.documentRootLocatorFactory().locatorForAll('[role=option]');
 
-  static called(name: Name): HarnessPredicate<SelectHarness> {
-    return new HarnessPredicate(SelectHarness, {}).add(`called ${String(name)}`, async (s) =>
-      fits(flat(await (await s.label()).text()), name),
-    );
+  override async name(): Promise<string> {
+    return flat(await (await this.label()).text());
   }
 
   async value(): Promise<string> {

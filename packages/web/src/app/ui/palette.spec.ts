@@ -21,9 +21,7 @@ describe('finding an action by its name', () => {
     await place.rest();
   });
   const key = async (name: string) => {
-    place
-      .field('Name of an action')
-      .dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
+    await (await place.field('Name of an action')).key(name);
     await place.rest();
   };
   const options = () => [...document.body.querySelectorAll('[role=option]')].map((o) => o.textContent?.trim());

@@ -45,7 +45,7 @@ describe('a control shows what is kept', () => {
   it('also where a change was refused', async () => {
     await place.check('Keep it');
     expect(trial().turned).toEqual([false]);
-    expect(place.field('Keep it').checked).toBe(true);
+    expect(await (await place.field('Keep it')).isChecked()).toBe(true);
   });
 
   it('a list of things to do goes back to its words, so that the same can be done again', async () => {
@@ -75,7 +75,7 @@ describe('a day', () => {
     await place.write('Due', '31/31/2026');
     expect(place.text).toContain('“31/31/2026” is no day and time. Write it as');
     expect(trial().due()).toBe('2026-12-05T15:00');
-    expect(place.field('Due').value).toBe('31/31/2026');
+    expect(await (await place.field('Due')).value()).toBe('31/31/2026');
   });
 });
 
