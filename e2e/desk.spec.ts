@@ -48,6 +48,42 @@ test('a desk opened by itself fetches and holds nothing of the teacher’s, foll
   await expect(desk.getByText('Jory of the pier').first()).toBeVisible();
 });
 
+test('a place that cannot be fetched is said, to a learner in their words; what was written is kept, and it opens later', async ({
+  page,
+}) => {
+  await openDemo(page, '/desk');
+  await page.getByRole('button', { name: 'Heron class' }).click();
+  await page.getByRole('button', { name: 'Demelza' }).click();
+  const sheet = page.getByRole('link', { name: /Rock-pool/ }).first();
+  await expect(sheet).toBeVisible();
+  const away = (is: boolean) =>
+    is ? page.route('**/*.js', (route) => route.abort('internetdisconnected')) : page.unroute('**/*.js');
+  const said = page.getByRole('alert').filter({ hasText: 'did not open' });
+
+  await away(true);
+  await sheet.click();
+  await expect(said).toContainText('Your answers are kept.');
+  await expect(page).toHaveURL(/\/desk\/work$/);
+  await said.getByRole('button', { name: 'Try again' }).click();
+  await expect(said).toBeVisible();
+  await away(false);
+  await said.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Rock-pool survey' })).toBeVisible();
+  await expect(said).toBeHidden();
+
+  await page.goto('/desk');
+  const door = page.getByRole('link', { name: 'I am the teacher' });
+  await expect(door).toBeVisible();
+  await away(true);
+  await door.click();
+  const place = page.getByRole('alert').filter({ hasText: 'This place could not be opened' });
+  await expect(place).toContainText('Its files did not come');
+  await away(false);
+  await place.getByRole('button', { name: 'Reload the page' }).click();
+  await page.waitForURL('**/shelf');
+  await expect(page.getByRole('link', { name: 'Rock-pool survey', exact: true })).toBeVisible();
+});
+
 test('what is served comes pressed in the form that the browser takes, whole, and is kept by it', async ({
   request,
 }) => {

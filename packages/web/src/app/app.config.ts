@@ -1,11 +1,18 @@
 import {
   type ApplicationConfig,
+  ErrorHandler,
   inject,
   provideAppInitializer,
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
 } from '@angular/core';
-import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
+import {
+  provideRouter,
+  withComponentInputBinding,
+  withInMemoryScrolling,
+  withNavigationErrorHandler,
+  withRouterConfig,
+} from '@angular/router';
 import { provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { routes } from './app.routes';
@@ -18,12 +25,21 @@ import { KeepingSync } from './store/keeping-sync';
 import { Teaching } from './store/teaching';
 import { isDeskPath } from './start/desk-path';
 import { provideIcons } from './ui/icons';
+import { placeFailed, UncaughtErrors } from './ui/unreached';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
-    provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'enabled' })),
+    provideRouter(
+      routes,
+      withComponentInputBinding(),
+      withInMemoryScrolling({ scrollPositionRestoration: 'enabled' }),
+      withNavigationErrorHandler(placeFailed),
+      // Said on the page by then: whoever asked for the place has nothing to catch.
+      withRouterConfig({ resolveNavigationPromiseOnError: true }),
+    ),
+    { provide: ErrorHandler, useClass: UncaughtErrors },
     provideStore(
       { [FEATURE]: reducerOf(DESK_EDITS) },
       { runtimeChecks: { strictStateImmutability: false, strictActionImmutability: false } },

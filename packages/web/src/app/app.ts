@@ -4,12 +4,14 @@ import { Lock } from './platform/lock';
 import { isDeskPath } from './start/desk-path';
 import { Ask } from './ui/ask';
 import { AskDialog } from './ui/ask-dialog';
+import { UnreachedCard } from './ui/unreached';
 
 @Component({
   selector: 'lv-app',
-  imports: [AskDialog, RouterOutlet],
+  imports: [AskDialog, RouterOutlet, UnreachedCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <lv-unreached />
     <router-outlet />
     @defer (when ask.asked()) {
       <lv-ask-dialog />

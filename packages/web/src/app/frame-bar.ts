@@ -59,34 +59,21 @@ export const PLACES = [
         <svg lucideIcon="search"></svg><kbd>Ctrl K</kbd><span class="sr">Find any action</span>
       </button>
       <span class="small kept" role="status">{{ kept() }}</span>
-      <button
-        pButton
-        severity="secondary"
-        text
-        class="icon"
-        type="button"
-        [disabled]="!work.undoLabel()"
-        (click)="work.undo()"
-        tooltipPosition="bottom"
-        [pTooltip]="work.undoLabel() ? 'Undo: ' + work.undoLabel() + ' (Ctrl Z)' : 'Nothing to undo'"
-      >
-        <svg lucideIcon="undo-2"></svg
-        ><span class="sr">{{ work.undoLabel() ? 'Undo: ' + work.undoLabel() : 'Undo' }}</span>
-      </button>
-      <button
-        pButton
-        severity="secondary"
-        text
-        class="icon"
-        type="button"
-        [disabled]="!work.redoLabel()"
-        (click)="work.redo()"
-        tooltipPosition="bottom"
-        [pTooltip]="work.redoLabel() ? 'Redo: ' + work.redoLabel() + ' (Ctrl Y)' : 'Nothing to redo'"
-      >
-        <svg lucideIcon="redo-2"></svg
-        ><span class="sr">{{ work.redoLabel() ? 'Redo: ' + work.redoLabel() : 'Redo' }}</span>
-      </button>
+      @for (s of steps(); track s.name) {
+        <button
+          pButton
+          severity="secondary"
+          text
+          class="icon"
+          type="button"
+          [disabled]="!s.of"
+          (click)="s.go()"
+          tooltipPosition="bottom"
+          [pTooltip]="s.of ? s.name + ': ' + s.of + ' (' + s.keys + ')' : 'Nothing to ' + s.name.toLowerCase()"
+        >
+          <svg [lucideIcon]="s.icon"></svg><span class="sr">{{ s.of ? s.name + ': ' + s.of : s.name }}</span>
+        </button>
+      }
       <button
         pButton
         severity="secondary"
@@ -191,11 +178,16 @@ export const PLACES = [
 })
 export class FrameBar {
   readonly findAsked = output();
-  protected readonly work = inject(WorkspaceStore);
   protected readonly room = inject(StorageRoom);
   protected readonly theme = inject(Theme);
   protected readonly places = PLACES;
   private readonly onceDrawn = onceDrawn();
+  private readonly work = inject(WorkspaceStore);
+  /** Back and forth through what was done. */
+  protected readonly steps = computed(() => [
+    { name: 'Undo', icon: 'undo-2', keys: 'Ctrl Z', of: this.work.undoLabel(), go: () => this.work.undo() },
+    { name: 'Redo', icon: 'redo-2', keys: 'Ctrl Y', of: this.work.redoLabel(), go: () => this.work.redo() },
+  ]);
   private readonly keeper = inject(Keeper);
   private readonly trouble = inject(Trouble);
   protected readonly kept = computed(() =>

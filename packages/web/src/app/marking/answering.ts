@@ -1,0 +1,79 @@
+import { inject } from '@angular/core';
+import { copyIdOf, emptyResponse, type HandOut, type ItemBlock, type Response } from '@lorvet/core';
+import { Clock } from '../platform/clock';
+import { MarkingActions } from '../store/actions';
+import { WorkspaceStore } from '../store/workspace';
+import { Notice } from '../ui/notice';
+import { type Row } from './row';
+
+/** The marks that a teacher gives. */
+export type Given = 'right' | 'partly' | 'not-yet';
+
+/** What the teacher answers to the work that is chosen: marks, words, and how it goes on. Made where things are injected. */
+export class Answering {
+  private readonly work = inject(WorkspaceStore);
+  private readonly clock = inject(Clock);
+  private readonly notice = inject(Notice);
+
+  constructor(
+    private readonly handOut: () => HandOut | undefined,
+    private readonly row: () => Row | undefined,
+  ) {}
+
+  mark(item: ItemBlock, verdict: Given, points?: number): void {
+    const row = this.row();
+    if (!row) return;
+    const proposed = verdict === 'right' ? item.points : verdict === 'partly' ? item.points / 2 : 0;
+    const given =
+      points !== undefined && Number.isFinite(points) ? Math.max(0, Math.min(item.points, points)) : proposed;
+    const marks = { ...(row.response ?? emptyResponse(1)).marks, [item.id]: { verdict, points: given } };
+    this.respond({ marks }, 'mark');
+  }
+
+  setPoints(item: ItemBlock, points: number): void {
+    const p = Math.max(0, Math.min(item.points, Number.isFinite(points) ? points : 0));
+    this.mark(item, p >= item.points ? 'right' : p > 0 ? 'partly' : 'not-yet', p);
+  }
+
+  unmark(item: ItemBlock): void {
+    const { [item.id]: _, ...marks } = this.row()?.response?.marks ?? {};
+    this.respond({ marks }, 'take a mark back');
+  }
+
+  commentOn(item: ItemBlock, text: string): void {
+    const { [item.id]: _, ...rest } = this.row()?.response?.comments ?? {};
+    this.respond({ comments: text.trim() ? { ...rest, [item.id]: text.trim() } : rest }, 'comment');
+  }
+
+  comment(text: string): void {
+    this.respond({ comment: text.trim() }, 'comment');
+  }
+
+  /** @returns whether there was work to decide about. */
+  decide(decision: 'another go' | 'complete'): boolean {
+    const row = this.row();
+    if (!row?.go) return false;
+    this.respond(
+      { decision, decidedAt: this.clock.iso() },
+      decision === 'complete' ? 'complete' : 'ask for another go',
+    );
+    this.notice.done(
+      decision === 'complete' ? `${row.name}: complete` : `${row.name} is asked for another go`,
+      decision === 'another go' ? 'The first go is kept.' : '',
+    );
+    return true;
+  }
+
+  undecide(): void {
+    this.respond({ decision: null, decidedAt: null }, 'take a decision back');
+  }
+
+  private respond(patch: Partial<Response>, label: string): void {
+    const row = this.row();
+    const h = this.handOut();
+    if (!row || !h) return;
+    this.work.dispatch(
+      MarkingActions.responseChanged({ copyId: copyIdOf(h.id, row.learnerId), go: row.go?.n ?? 1, patch, label }),
+    );
+  }
+}
