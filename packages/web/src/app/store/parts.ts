@@ -19,7 +19,7 @@ export class Parts {
   private readonly doc = this.store.selectSignal(selectDoc);
   private readonly index = this.store.selectSignal(selectIndex);
   private readonly holders = new Map<string, number>();
-  private readonly reading = new Map<string, Promise<void>>();
+  private readonly reading = new Map<string, Promise<Arrival | null>>();
   private readonly lists = new Set<Kind>();
   /** Those of the held ones of which it is known that there are none. */
   private readonly absent = new Set<string>();
@@ -114,25 +114,27 @@ export class Parts {
       if (!this.has(kind, id) && !this.absent.has(key)) missing.push(id);
     }
     if (missing.length === 0) return;
-    const parts: Arrival[] = [];
-    await Promise.all(missing.map((id) => this.fetch(kind, id, parts)));
+    const read = await Promise.all(missing.map((id) => this.read(kind, id)));
+    // What was made meanwhile, or came for somebody else, is newer than what was read.
+    const parts = read.flatMap((r) => (r && !this.has(kind, r.id) ? [r] : []));
     if (parts.length) this.store.dispatch(KeepingActions.partsCame({ parts }));
   }
 
-  private async fetch(kind: Kind, id: Id, into: Arrival[]): Promise<void> {
+  /** A record as it is kept. Who asks for one that is being read gets it too, without a wait for what is read with it. */
+  private read(kind: Kind, id: Id): Promise<Arrival | null> {
     const key = keyOf(kind, id);
-    let read = this.reading.get(key);
-    if (!read) {
-      read = this.keeper.read(kind, id).then((value) => {
-        this.reading.delete(key);
-        // What was made meanwhile is newer than what was read.
-        if (this.has(kind, id)) return;
-        if (value === undefined) this.absent.add(key);
-        else into.push({ kind, id, value });
-      });
-      this.reading.set(key, read);
-    }
-    await read;
+    const begun = this.reading.get(key);
+    if (begun) return begun;
+    const read = this.keeper
+      .read(kind, id)
+      .then((value) => {
+        if (value !== undefined) return { kind, id, value };
+        if (!this.has(kind, id)) this.absent.add(key);
+        return null;
+      })
+      .finally(() => this.reading.delete(key));
+    this.reading.set(key, read);
+    return read;
   }
 
   private release(held: ReadonlySet<string>): void {
