@@ -82,7 +82,7 @@ test('the shelf is searched, and a family duplicated with its versions and witho
 test('a learner is added, changed and removed, and a wrong level is said', async ({ page }) => {
   await openDemo(page, '/learners');
   await page.getByRole('button', { name: 'Kestrel class 9' }).click();
-  await page.getByRole('button', { name: 'Learner', exact: true }).click();
+  await page.getByRole('button', { name: 'New learner' }).click();
   const card = page.getByRole('complementary', { name: 'Needs card' });
   await card.getByLabel('Name').fill('Ruan Z.');
   await card.getByLabel('Reads at grade').fill('fifteen');

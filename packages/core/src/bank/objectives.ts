@@ -1,7 +1,7 @@
-import Papa from 'papaparse';
 import { z } from '../zod';
 import type { Id } from '../activity/block';
 import type { BadLine } from '../formats/class-list';
+import { csvLines } from '../formats/csv-lines';
 import { placesOf, Problem } from '../formats/problem';
 import type { ListedObjective } from '../workspace';
 
@@ -19,11 +19,7 @@ const HEADS = {
 
 /** Reads objectives from CSV: a first line with names; a column with the objective's words, and perhaps code, subject, ages. */
 export function readObjectivesCsv(text: string, from: string, newId: () => Id): ObjectiveList {
-  const rows = Papa.parse<string[]>(text.replace(/^\uFEFF/, '')).data.map((cells, i) => ({
-    line: i + 1,
-    cells: cells.map((c) => c.trim()),
-  }));
-  const [head, ...rest] = rows.filter((r) => r.cells.some((c) => c !== ''));
+  const [head, ...rest] = csvLines(text);
   const at = (test: RegExp) => head?.cells.findIndex((h) => test.test(h)) ?? -1;
   const words = at(HEADS.text);
   if (!head || words < 0)

@@ -1,8 +1,8 @@
-import Papa from 'papaparse';
 import { z } from '../zod';
 import { mostAt, overfull } from '../activity/limits';
 import { classSchema, groupSchema, learnerSchema } from '../learners/learner';
 import { SUPPORTS } from '../learners/supports';
+import { type CsvLine, csvLines } from './csv-lines';
 import { Problem } from './problem';
 
 /** What a column of a class list can hold. */
@@ -22,7 +22,7 @@ export const CLASS_FIELD_LABELS: Record<ClassField, string> = {
 export interface ClassTable {
   readonly headers: readonly string[];
   /** Each row with its line number in the file, from 1. */
-  readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
+  readonly rows: readonly CsvLine[];
   /** The column that seems to hold each field. */
   readonly guess: Readonly<Partial<Record<ClassField, number>>>;
 }
@@ -39,10 +39,7 @@ const GUESSES: Record<ClassField, RegExp> = {
 
 /** Reads a CSV or TSV class list: its columns, its rows and a guess at what each column holds. */
 export function readClassTable(text: string): ClassTable {
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
-  const lines = parsed.data.map((cells, i) => ({ line: i + 1, cells: cells.map((c) => c.trim()) }));
-  const filled = lines.filter((l) => l.cells.some((c) => c !== ''));
-  const [head, ...rows] = filled;
+  const [head, ...rows] = csvLines(text);
   if (!head || rows.length === 0)
     throw new Problem(
       'This file holds no class list: it needs a first line that names the columns and a line for each learner.',

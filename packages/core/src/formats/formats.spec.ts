@@ -87,6 +87,16 @@ describe('class list', () => {
     expect(table.rows.map((r) => r.line)).toEqual([2, 4, 5, 6, 7]);
   });
 
+  it.each([
+    ['two columns and little to go by', 'Pupil;Form\nBrea;4B\n;4B\n'],
+    ['lines without words between', '\n\nPupil\tForm\n\n\nBrea\t4B\n\n\n'],
+    ['the separator said first', 'sep=|\r\nPupil|Form\r\nBrea, of the quay|4B\r\n'],
+  ])('reads %s', (_, text) => {
+    const t = readClassTable(text);
+    expect([t.headers, t.guess]).toEqual([['Pupil', 'Form'], { name: 0, class: 1 }]);
+    expect(mapClassList(t, t.guess, '').learners.map((l) => l.class)).toEqual(['4B']);
+  });
+
   it('takes the good lines and names every bad one', () => {
     const list = mapClassList(table, table.guess, '');
     expect(list.learners.map((l) => [l.name, l.readingGrade])).toEqual([['Brea K.', 3.5]]);

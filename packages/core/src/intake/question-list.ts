@@ -1,7 +1,7 @@
-import Papa from 'papaparse';
 import { freshItem, type Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
 import { type BadLine } from '../formats/class-list';
+import { type CsvLine, csvLines } from '../formats/csv-lines';
 import { Problem } from '../formats/problem';
 import { partsAt } from '../spaces';
 import { plainWords } from '../work/match-words';
@@ -46,7 +46,7 @@ const GUESSES: readonly (readonly [QuestionField, RegExp])[] = [
 
 export interface QuestionTable {
   readonly headers: readonly string[];
-  readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
+  readonly rows: readonly CsvLine[];
   /** What each column seems to hold; null: nothing that is needed. */
   readonly guess: readonly (QuestionField | null)[];
 }
@@ -60,10 +60,7 @@ export function readQuestionTable(text: string): QuestionTable {
     throw new Problem(
       'This file is not plain text. In the spreadsheet program, save it as CSV (UTF-8), then choose that file.',
     );
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
-  // Quoted cells may run over several lines: the line is the record's, counted as spreadsheets count rows.
-  const rows = parsed.data.map((cells, i) => ({ line: i + 1, cells: cells.map((c) => c.trim()) }));
-  const [head, ...rest] = rows.filter((r) => r.cells.some((c) => c !== ''));
+  const [head, ...rest] = csvLines(text);
   if (!head || rest.length === 0)
     throw new Problem(
       'This file holds no questions: it needs a first line that names the columns and a line for each question.',

@@ -108,7 +108,7 @@ export const ruleKinds = {
     schema: z.object({ rule: z.literal('word-bank'), distractors: count(0, 10) }),
     fresh: { rule: 'word-bank', distractors: 1 },
     says: (r) =>
-      `A word bank on every page with short answers${r.distractors ? `, with ${r.distractors} ${r.distractors === 1 ? 'word' : 'words'} that fit nowhere` : ''}.`,
+      `A word bank on every page with short answers${r.distractors ? `, with ${r.distractors} ${r.distractors === 1 ? 'word that fits' : 'words that fit'} nowhere` : ''}.`,
     // A bank that is there was put together by somebody.
     run: (r, c) =>
       overPages(c, (p) =>

@@ -11,6 +11,7 @@ import { DIALOG } from '../ui/dialog';
 import { Clock } from '../platform/clock';
 import { holdFamily } from '../store/hold-family';
 import { BenchView } from './bench-view';
+import { many } from '../platform/many';
 
 /** What a block is called in a list to pick from: its kind, and how its words begin. */
 const called = (b: Block): string => {
@@ -18,7 +19,7 @@ const called = (b: Block): string => {
   return text.length > 60 ? `${text.slice(0, 59)}…` : text;
 };
 
-const many = (n: number, word: string): string => (n ? `${n} ${n === 1 ? word : `${word}s`}` : '');
+const manyIfAny = (n: number, word: string): string => (n ? many(n, word) : '');
 
 /** Brings pages and blocks of another activity into a version, at a chosen place; they follow their source, or stay. */
 @Component({
@@ -34,7 +35,7 @@ export class FromElsewhere {
   private readonly clock = inject(Clock);
   protected readonly called = called;
   protected readonly labelOf = labelOf;
-  protected readonly many = many;
+  protected readonly many = manyIfAny;
   protected readonly form = new FormGroup({
     /** The first of all until somebody chooses. */
     familyId: new FormControl<Id | null>(null),

@@ -23,6 +23,7 @@ import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { dayIn } from '../ui/when';
 import { figure } from '../ui/tenth';
+import { many } from '../platform/many';
 
 const STEP = 110;
 const LINE = 44;
@@ -93,7 +94,7 @@ export class History {
         indent: depth * 12,
         behind: v.upTo < n,
         who: who.filter(Boolean),
-        says: `${v.name}, up to revision ${v.upTo}${v.upTo < n ? `, ${n - v.upTo} behind` : ''}, ${who.length} learners`,
+        says: `${v.name}, up to revision ${v.upTo}${v.upTo < n ? `, ${n - v.upTo} behind` : ''}, ${many(who.length, 'learner')}`,
       };
     });
     return {

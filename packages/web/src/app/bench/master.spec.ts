@@ -146,7 +146,7 @@ describe('the pages of the master', () => {
   it('a page is added, removed with undo, and the last one cannot be', async () => {
     await open(MasterPage);
     const before = master().pages.length;
-    await place.press('Page');
+    await place.press('New page');
     expect(master().pages).toHaveLength(before + 1);
     expect(place.text).toContain('An empty page. Add its first block:');
     for (let i = before + 1; i > 1; i--) await place.press('Remove page 1');

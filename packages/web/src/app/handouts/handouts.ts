@@ -15,6 +15,7 @@ import { Removal } from '../ui/removal';
 import { TABLE } from '../ui/table/table';
 import { whenIn } from '../ui/when';
 import { Empty } from '../ui/empty';
+import { many } from '../platform/many';
 
 const COLUMNS = [
   { field: 'title', name: 'What' },
@@ -54,6 +55,7 @@ interface Row {
 export class HandOuts {
   /** A family to begin a hand-out with, from the Bench. */
   readonly family = input<string>();
+  protected readonly many = many;
   protected readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);

@@ -34,6 +34,7 @@ import { whenIn } from '../ui/when';
 import { NoRoom } from './no-room';
 import { Empty } from '../ui/empty';
 import { FootBar } from '../ui/panes';
+import { many } from '../platform/many';
 
 /** Where what a check names is put right. */
 type WayOut = 'suggest' | 'upkeep' | 'who' | 'how' | 'row' | 'bench' | 'card' | 'unused';
@@ -85,6 +86,7 @@ export class Plan {
   private readonly notice = inject(Notice);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly whenIn = whenIn;
+  protected readonly many = many;
 
   protected readonly plan = computed<HandOut | undefined>(() => this.work.handOuts()[this.id()]);
   protected readonly family = computed(() => this.work.families()[this.plan()?.familyId ?? '']);
@@ -319,7 +321,9 @@ export class Plan {
     this.work.dispatch(HandOutActions.givenOut({ id: plan.id, stamp: this.work.stamp() }));
     const later = plan.opensAt && plan.opensAt > this.clock.local();
     this.notice.done(
-      later ? `Scheduled for ${this.audience().length} learners` : `Given out to ${this.audience().length} learners`,
+      later
+        ? `Scheduled for ${many(this.audience().length, 'learner')}`
+        : `Given out to ${many(this.audience().length, 'learner')}`,
       later ? `It opens ${whenIn(plan.opensAt ?? '')}.` : 'They find it on their desk now.',
     );
   }

@@ -1,4 +1,4 @@
-const many = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`;
+import { many } from '../platform/many';
 
 /** What a backup holds, in words. */
 export const countsIn = (counts: Readonly<Record<string, number>>): string =>

@@ -21,6 +21,7 @@ import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { ProblemCard } from '../ui/problem';
 import { TABLE } from '../ui/table/table';
+import { many } from '../platform/many';
 
 const COLUMNS = [
   { field: 'name', name: 'Name' },
@@ -129,7 +130,7 @@ export class ImportClassList {
     }));
     this.work.dispatch(LearnersActions.classListImported({ list, stamp: this.work.stamp(list.length * 3) }));
     this.close();
-    this.notice.done(`${list.length} learners came in`, 'Undo takes all of them back at once.');
+    this.notice.done(`${many(list.length, 'learner')} came in`, 'Undo takes all of them back at once.');
   }
 
   protected close(): void {

@@ -100,7 +100,7 @@ describe('the learners', () => {
 
   it('a new one made in a group belongs to it, and is in no class before one is chosen', async () => {
     await place.press(/^Anemones/);
-    await place.press('Learner');
+    await place.press('New learner');
     await place.write(/^Name(?! of)/, 'Tegen B.');
     expect(groupsOf('Tegen B.')).toEqual(['Anemones']);
     expect(names()).toContain('Tegen B.');

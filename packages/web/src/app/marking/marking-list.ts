@@ -7,6 +7,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { TABLE } from '../ui/table/table';
 import { whenIn } from '../ui/when';
 import { Empty } from '../ui/empty';
+import { many } from '../platform/many';
 
 /** Names of one hand-out that are shown. */
 const SHOWN = 40;
@@ -51,7 +52,7 @@ const COLUMNS = [
                     <td>{{ r.due }}</td>
                   }
                   @case ('learners') {
-                    <td>{{ r.learners }} learners</td>
+                    <td>{{ many(r.learners, 'learner') }}</td>
                   }
                   @case ('submitted') {
                     <td>
@@ -146,6 +147,7 @@ const COLUMNS = [
   `,
 })
 export class MarkingList {
+  protected readonly many = many;
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   /** The newest first. */

@@ -27,6 +27,7 @@ import { type Row } from './row';
 import { WorkTable } from './work-table';
 import { whenIn } from '../ui/when';
 import { Empty } from '../ui/empty';
+import { many } from '../platform/many';
 
 const SIGNS: Record<Verdict | 'absent', { readonly sign: string; readonly says: string }> = {
   right: { sign: '✓', says: 'right' },
@@ -70,6 +71,7 @@ export class MarkingGrid {
   protected readonly signs = SIGNS;
   protected readonly given: readonly Given[] = ['right', 'partly', 'not-yet'];
   protected readonly whenIn = whenIn;
+  protected readonly many = many;
   protected readonly legend = Object.values(SIGNS);
   protected readonly chosen = signal<{ row: number; column: number }>({ row: 0, column: 0 });
   protected readonly whole = signal(false);

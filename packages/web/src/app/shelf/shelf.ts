@@ -22,6 +22,7 @@ import { NewMaster } from './new-master';
 import { dayIn } from '../ui/when';
 import { Empty } from '../ui/empty';
 import { ProblemCard } from '../ui/problem';
+import { many } from '../platform/many';
 
 /** So many come at once. */
 const CARDS = 6;
@@ -141,6 +142,6 @@ export class Shelf {
     this.work.dispatch(
       BringActions.madeMaster({ family, assets: [...assets], label: `family “${title}” from a file` }),
     );
-    this.notice.done(`“${title}” came in with ${family.versions.length} versions`, 'One undo takes it back.');
+    this.notice.done(`“${title}” came in with ${many(family.versions.length, 'version')}`, 'One undo takes it back.');
   }
 }

@@ -1,4 +1,5 @@
 import { emptyResponse, giveOut, listOf } from '@lorvet/core';
+import { many } from '../platform/many';
 import type { KeptDoc } from '../platform/storage/kept-asset';
 import {
   BringActions,
@@ -100,7 +101,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       }
     },
     label: (a) => {
-      const who = a.learnerIds.length === 1 ? 'a learner' : `${a.learnerIds.length} learners`;
+      const who = a.learnerIds.length === 1 ? 'a learner' : many(a.learnerIds.length, 'learner');
       return 'groupId' in a ? `group of ${who}` : `class of ${who}`;
     },
   }),
@@ -135,7 +136,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
         }
       }
     },
-    label: (a) => `import ${a.list.length} learners`,
+    label: (a) => `import ${many(a.list.length, 'learner')}`,
   }),
 
   edit(HandOutActions.planChanged, {

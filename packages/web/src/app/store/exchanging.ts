@@ -8,8 +8,7 @@ import { type ExchangeStep, KeepingActions } from './actions';
 import { KeepingSync } from './keeping-sync';
 import { Parts } from './parts';
 import { selectDoc, selectIndex, selectStatus } from './selectors';
-
-const many = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`;
+import { many } from '../platform/many';
 
 /** Another workspace in the place of what is kept: a backup, the demo, nothing. One undo has the other back. */
 @Injectable({ providedIn: 'root' })

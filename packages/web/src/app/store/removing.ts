@@ -18,11 +18,11 @@ import { BenchActions, KeepingActions } from './actions';
 import { Parts } from './parts';
 import { wantGiven, wantWork } from './wants';
 import { WorkspaceStore } from './workspace';
+import { many } from '../platform/many';
 
 type What = Removed['what'];
 type Target = Exclude<What, 'version'>;
 
-const many = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`;
 const said = (parts: readonly (string | false)[]): string => parts.filter(Boolean).join(', ');
 
 /** What would be removed, and what hangs on it, before anybody says yes. */

@@ -6,87 +6,65 @@ export interface KnownTask {
   /** Where it is done, in words and as an address. */
   readonly where: string;
   readonly path: string;
+  /** What is pressed there, or filled in, by its name; without it, the place itself is what was meant. */
+  readonly press?: string;
 }
 
+const at =
+  (where: string, path: string) =>
+  (name: string, also: string, press?: string, more = ''): KnownTask => ({
+    name,
+    also,
+    where: where + more,
+    path,
+    ...(press && { press }),
+  });
+
+const shelf = at('on the Shelf', '/shelf');
+const bench = at('on the Bench', '/bench');
+const bank = at('in the Bank', '/bank');
+const learners = at('under Learners', '/learners');
+const handOuts = at('under Hand-outs', '/hand-outs');
+const keeping = at('under Keeping', '/keeping');
+const MASTER = ', at the master';
+const VERSION = ', at a version';
+const BLOCK = ': open a version, choose a block';
+
 export const KNOWN_TASKS: readonly KnownTask[] = [
-  {
-    name: 'New master',
-    also: 'begin write activity worksheet task lesson create',
-    where: 'on the Shelf',
-    path: '/shelf',
-  },
-  {
-    name: 'New version',
-    also: 'make copy variant tier differentiate create personal',
-    where: 'on the Bench',
-    path: '/bench',
-  },
-  {
-    name: 'Make tiers by recipes',
-    also: 'levels three groups easier harder quick',
-    where: 'on the Bench',
-    path: '/bench',
-  },
-  {
-    name: 'Easier or shorter text',
-    also: 'simplify reword reading level grade sentences',
-    where: 'on the Bench',
-    path: '/bench',
-  },
-  { name: 'Fewer choices', also: 'less options answers reduce', where: 'on the Bench', path: '/bench' },
-  {
-    name: 'Add a hint, word bank or glossary',
-    also: 'help support scaffold words',
-    where: 'on the Bench',
-    path: '/bench',
-  },
-  { name: 'More time', also: 'extra minutes clock', where: 'on the Bench', path: '/bench' },
-  {
-    name: 'Decide what waits',
-    also: 'upkeep merge changed conflict correction',
-    where: 'on the Bench',
-    path: '/bench',
-  },
-  { name: 'Print on paper', also: 'pdf printer sheet hard copy', where: 'on the Bench, under Look', path: '/bench' },
-  {
-    name: 'Bring in material',
-    also: 'import file word pdf document scan upload docx',
-    where: 'under Bring in',
-    path: '/bring-in',
-  },
-  {
-    name: 'Find a question used before',
-    also: 'search bank item reuse material resources',
-    where: 'in the Bank',
-    path: '/bank',
-  },
-  {
-    name: 'My list of objectives',
-    also: 'standards curriculum framework case goals',
-    where: 'in the Bank',
-    path: '/bank',
-  },
-  { name: 'Add a learner', also: 'pupil student child new name', where: 'under Learners', path: '/learners' },
-  {
-    name: 'Import a class list',
-    also: 'csv pupils students roster upload spreadsheet',
-    where: 'under Learners',
-    path: '/learners',
-  },
-  { name: 'Needs card', also: 'support accommodation plan profile agreed', where: 'under Learners', path: '/learners' },
-  {
-    name: 'Plan a hand-out',
-    also: 'assign give out distribute new set schedule date due',
-    where: 'under Hand-outs',
-    path: '/hand-outs',
-  },
-  { name: 'Mark work', also: 'grade correct check answers results points', where: 'under Marking', path: '/marking' },
-  { name: 'Save a backup', also: 'export keep safe download copy', where: 'under Keeping', path: '/keeping' },
-  {
-    name: 'Bring back what was removed',
-    also: 'restore deleted trash bin undo',
-    where: 'under Keeping',
-    path: '/keeping',
-  },
-  { name: 'Set the lock', also: 'password passphrase pin hand machine over', where: 'under Keeping', path: '/keeping' },
+  shelf('New master', 'begin write activity worksheet task lesson create', 'New master'),
+  shelf('Family from a file', 'import open zip take in colleague', 'Family from a file'),
+  bench('New version', 'make copy variant tier differentiate create personal', 'New version'),
+  bench('Make tiers by recipes', 'levels three groups easier harder quick', 'Make tiers by recipes'),
+  bench('History and picture', 'revisions earlier restore tree family', 'History and picture'),
+  bench('Answer sheet', 'letters key bubble questions pdf', 'Answer sheet', MASTER),
+  bench('New page', 'add sheet', 'New page', MASTER),
+  bench('Recipes', 'rules apply run keep', 'Recipes', VERSION),
+  bench('Compare with another version', 'differences side by side', 'Compare with another version', VERSION),
+  bench('From another activity', 'take over reuse page block', 'Do with the whole version', VERSION),
+  bench('Easier or shorter text', 'simplify reword reading level grade sentences', undefined, BLOCK),
+  bench('Fewer choices', 'less options answers reduce', undefined, BLOCK),
+  bench('Add a hint, word bank or glossary', 'help support scaffold words', undefined, BLOCK),
+  bench('More time', 'extra minutes clock', undefined, VERSION),
+  bench('Decide what waits', 'upkeep merge changed conflict correction', 'Open upkeep'),
+  bench('Print on paper', 'pdf printer sheet hard copy', undefined, ', under Look'),
+  at('under Bring in', '/bring-in')(
+    'Bring in material',
+    'import file word pdf document scan upload docx',
+    'Choose a file',
+  ),
+  bank('Find a question used before', 'search bank item reuse material resources'),
+  bank('My list of objectives', 'standards curriculum framework case goals', 'Objectives'),
+  learners('New learner', 'add pupil student child name', 'New learner'),
+  learners('Import a class list', 'csv pupils students roster upload spreadsheet', 'Import a class list'),
+  learners('Needs card', 'support accommodation plan profile agreed'),
+  handOuts('Plan a hand-out', 'assign give out distribute new set schedule date due', 'New hand-out'),
+  at('under Marking', '/marking')('Mark work', 'grade correct check answers results points'),
+  keeping('Save a backup', 'export keep safe download copy', 'Save a backup'),
+  keeping('Restore a backup', 'import bring back zip other computer', 'Backup file'),
+  keeping('Take in answers', 'file desk hand in import', 'File of answers'),
+  keeping('Bring back what was removed', 'restore deleted trash bin undo', 'Removed things'),
+  keeping('Set the lock', 'password passphrase pin hand machine over', 'Set the lock'),
+  keeping('Picture codes', 'sign in login little ones', 'Picture codes'),
+  keeping('See what takes the room', 'storage space full size', 'See what takes the room'),
+  keeping('Lay out the demo', 'example sample try anew', 'Lay out the demo'),
 ];

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { beforeEach, describe, expect, it } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { DemoPlace } from '../testing/demo-place';
 import { Changes } from './changes';
 import { Commands } from './commands';
@@ -46,7 +46,7 @@ describe('finding an action by its name', () => {
     await place.write('Name of an action', 'oriel');
     expect(options()).toEqual(['LearnerOriel P.']);
     for (const [sought, at] of [
-      ['fewer', 'ElsewhereFewer choiceson the Bench'],
+      ['fewer', 'ElsewhereFewer choiceson the Bench: open a version, choose a block'],
       ['paper', 'ElsewherePrint on paperon the Bench, under Look'],
       ['pupil csv', 'ElsewhereImport a class listunder Learners'],
       ['material', 'ElsewhereBring in materialunder Bring in'],
@@ -57,6 +57,64 @@ describe('finding an action by its name', () => {
     await place.write('Name of an action', 'catching');
     await key('Enter');
     expect(place.address).toBe('/bench/right-bus');
+  });
+
+  describe('in a place', () => {
+    let here: HTMLElement;
+    let pressed: string[];
+    beforeEach(() => {
+      pressed = [];
+      here = document.createElement('main');
+      here.id = 'place';
+      here.innerHTML = `
+        <button>New master</button><button disabled>Zap it</button><a href="#x">The <b>tide</b> table</a>
+        <label>Backup file <input type="file" /></label>
+        <div data-block="a"><button>Split the pool</button></div>
+        <div data-block="b" class="chosen"><button>Split the shore</button></div>`;
+      here.addEventListener('click', (e) => pressed.push((e.target as HTMLElement).textContent.trim()));
+      document.body.append(here);
+    });
+    afterEach(() => here.remove());
+    const open = async () => {
+      place.fixture.componentRef.setInput('open', false);
+      place.fixture.componentRef.setInput('open', true);
+      await place.rest();
+    };
+    const seek = async (text: string) => {
+      await open();
+      await place.write('Name of an action', text);
+      return options();
+    };
+
+    it('finds what can be pressed there, also by other words, and presses it', async () => {
+      expect(await seek('worksheet create')).toEqual(['HereNew master']);
+      await key('Enter');
+      expect(pressed).toEqual(['New master']);
+      expect(await seek('tide')).toEqual(['HereThe tide table']);
+      expect(await seek('zap it')).toEqual([]);
+      expect(await seek('split')).toEqual(['HereSplit the shore']);
+      await seek('restore zip');
+      await key('Enter');
+      expect(pressed).toContain('Backup file');
+    });
+
+    it('presses what is done elsewhere once that place is there, unless one has gone on by then', async () => {
+      const later = (name: string) => {
+        here.innerHTML = `<button>${name}</button>`;
+        return place.rest();
+      };
+      await seek('roster');
+      await key('Enter');
+      expect(place.address).toBe('/learners');
+      await later('Import a class list');
+      await later('Import a class list');
+      expect(pressed).toEqual(['Import a class list']);
+      await seek('passphrase');
+      await key('Enter');
+      document.body.dispatchEvent(new Event('pointerdown', { bubbles: true }));
+      await later('Set the lock');
+      expect(pressed).toEqual(['Import a class list']);
+    });
   });
 
   it('shows no more than can be looked over', async () => {

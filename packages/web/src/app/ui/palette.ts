@@ -4,7 +4,9 @@ import { InputText } from 'primeng/inputtext';
 import { WorkspaceStore } from '../store/workspace';
 import { DIALOG } from './dialog';
 import { type Command, Commands } from './commands';
-import { KNOWN_TASKS } from './known-tasks';
+import { KNOWN_TASKS, type KnownTask } from './known-tasks';
+import { Notice } from './notice';
+import { pressables, pressOnceThere } from './pressable';
 
 const MOST = 12;
 
@@ -19,6 +21,11 @@ function rankOf(c: Command, words: readonly string[]): number {
   if (holds(`${c.group} ${name}`.toLowerCase())) return 2;
   return holds(`${c.group} ${name} ${c.also ?? ''}`.toLowerCase()) ? 3 : NOT_FOUND;
 }
+
+/** The place that is open; a part by itself is all there is. */
+const placeOf = (): HTMLElement => document.getElementById('place') ?? document.body;
+
+const urlPath = (url: string): string => url.split(/[?#]/, 1)[0] ?? '';
 
 /**
  * Finds every action by its name or another for it, and what is kept by its name; says where what cannot be done here is.
@@ -53,8 +60,13 @@ function rankOf(c: Command, words: readonly string[]): number {
         (input)="seek(field.value)"
         (keydown)="keyed($event)"
       />
+      <p class="small nothing" role="status">
+        {{
+          found().length ? '' : 'Nothing is called “' + sought() + '” here. Try another word for it, or fewer letters.'
+        }}
+      </p>
       <ul id="palette-list" role="listbox" aria-label="Actions">
-        @for (c of found(); track c) {
+        @for (c of found(); track $index) {
           <li
             role="option"
             [id]="'palette-' + $index"
@@ -72,9 +84,6 @@ function rankOf(c: Command, words: readonly string[]): number {
           </li>
         }
       </ul>
-      @if (!found().length) {
-        <p class="small" role="status">Nothing is called “{{ sought() }}” here.</p>
-      }
     </p-dialog>
   `,
   styles: `
@@ -98,6 +107,9 @@ function rankOf(c: Command, words: readonly string[]): number {
       background: var(--accent-soft);
       outline: 2px solid transparent;
     }
+    .nothing:not(:empty) {
+      margin: 8px 4px 0;
+    }
     .group {
       width: 90px;
     }
@@ -108,6 +120,7 @@ export class Palette {
   private readonly commands = inject(Commands);
   private readonly work = inject(WorkspaceStore);
   private readonly router = inject(Router);
+  private readonly notice = inject(Notice);
   /** What is looked for: nothing, each time it is opened. */
   protected readonly sought = linkedSignal(() => (this.open(), ''));
   protected readonly at = signal(0);
@@ -124,17 +137,23 @@ export class Palette {
       ...this.work.people().learners.map((l) => go('Learner', l.name, ['/learners'], { learner: l.id })),
     ];
   });
-  private readonly tasks: Command[] = KNOWN_TASKS.map((t) => ({
-    ...t,
-    group: 'Elsewhere',
-    run: () => void this.router.navigate([t.path]),
-  }));
+  /** What can be pressed in the place that is open, as it was when the palette opened. */
+  private readonly onPage = computed(() => (this.open() ? pressables(placeOf()) : []));
+  private readonly offered = computed<Command[]>(() => {
+    const pressed = new Map(KNOWN_TASKS.flatMap((t) => (t.press ? [[t.press, t] as const] : [])));
+    const onPage = new Map(this.onPage().map((p) => [p.name, p.press]));
+    const fields = new Map(this.open() ? pressables(placeOf(), 'filled').map((p) => [p.name, p.press]) : []);
+    return [
+      ...KNOWN_TASKS.map((t) => this.command(t, onPage.get(t.press ?? '') ?? fields.get(t.press ?? ''))),
+      ...this.onPage().flatMap((p) => (pressed.has(p.name) ? [] : [{ group: 'Here', name: p.name, run: p.press }])),
+    ];
+  });
   protected readonly found = computed(() => {
     const words = this.sought().toLowerCase().split(/\s+/).filter(Boolean);
     const here = this.commands.all();
     // What can be done here is not offered elsewhere as well.
     const named = new Set(here.map((c) => c.name));
-    const all = words.length ? [...here, ...this.things(), ...this.tasks.filter((t) => !named.has(t.name))] : here;
+    const all = words.length ? [...here, ...this.things(), ...this.offered().filter((t) => !named.has(t.name))] : here;
     return all
       .map((command) => ({ command, rank: rankOf(command, words) }))
       .filter(({ rank }) => rank < NOT_FOUND)
@@ -142,6 +161,18 @@ export class Palette {
       .slice(0, MOST)
       .map(({ command }) => command);
   });
+
+  /** A known task: pressed here where it can be, otherwise there. */
+  private command({ name, also, where, path, press }: KnownTask, pressHere?: () => void): Command {
+    if (pressHere) return { group: 'Here', name, also, run: pressHere };
+    const isHere = urlPath(this.router.url) === path;
+    const go = async () => {
+      if (isHere && !press) this.notice.done(name, `It is done ${where}.`);
+      if (!isHere) await this.router.navigate([path]);
+      if (press) pressOnceThere(placeOf(), press);
+    };
+    return { group: isHere ? 'Here' : 'Elsewhere', name, also, where, run: () => void go() };
+  }
 
   protected seek(text: string): void {
     this.sought.set(text);

@@ -1,0 +1,80 @@
+/** Something on the page that can be pressed or filled in, by the name that is read out for it. */
+export interface Pressable {
+  readonly name: string;
+  /** Brings it into sight, with the focus on it, and presses what can be pressed. */
+  readonly press: () => void;
+}
+
+const PRESSED = 'button, a[href], summary, p-accordion-header, label:has(> input[type=file])';
+const FILLED = 'input:not([type=file]), textarea, [role=combobox]';
+/** Longer names are the words of a block or a line of a list: these are found where they stand. */
+const LONGEST = 60;
+/** What waits this long for a place is not done any more. */
+const PATIENCE_MS = 5000;
+
+/** The words of an element as they are read out: without its pictures, and with a space where there is a gap. */
+function wordsOf(e: Element): string {
+  const words: string[] = [];
+  const walker = document.createTreeWalker(e, NodeFilter.SHOW_ELEMENT | NodeFilter.SHOW_TEXT, (n) => {
+    if (n instanceof Element && (n.matches('svg, kbd, small, lv-swatch') || n.getAttribute('aria-hidden') === 'true'))
+      return NodeFilter.FILTER_REJECT;
+    return n instanceof Element ? NodeFilter.FILTER_SKIP : NodeFilter.FILTER_ACCEPT;
+  });
+  for (let n = walker.nextNode(); n; n = walker.nextNode()) words.push(n.textContent ?? '');
+  return words.join(' ').replace(/\s+/g, ' ').trim();
+}
+
+const nameOf = (e: HTMLElement): string => {
+  const label = 'labels' in e ? (e as HTMLInputElement).labels?.[0] : undefined;
+  const name = e.getAttribute('aria-label') ?? (label ? wordsOf(label) : wordsOf(e) || e.getAttribute('placeholder'));
+  // A name that leads to more says so by its dots.
+  return (name ?? '').replace(/…$/, '').trim();
+};
+
+function canBeMeant(e: HTMLElement): boolean {
+  if (e.matches(':disabled, [aria-disabled=true], [tabindex="-1"]')) return false;
+  // Of the blocks of a page, only the one that is worked on: all of them have the same tools.
+  if (e.closest('[data-block]')?.matches(':not(.chosen)')) return false;
+  return typeof e.checkVisibility !== 'function' || e.checkVisibility();
+}
+
+function press(e: HTMLElement): void {
+  const field = e.querySelector<HTMLElement>('input[type=file]') ?? e;
+  e.scrollIntoView({ block: 'nearest' });
+  field.focus();
+  if (!e.matches(FILLED)) e.click();
+}
+
+/** All that can be pressed, or filled in, within a part of the page, each name once: the first that has it. */
+export function pressables(within: ParentNode, what: 'pressed' | 'filled' = 'pressed'): Pressable[] {
+  const found = new Map<string, Pressable>();
+  for (const e of within.querySelectorAll<HTMLElement>(what === 'pressed' ? PRESSED : FILLED)) {
+    if (!canBeMeant(e)) continue;
+    const name = nameOf(e);
+    if (name && name.length <= LONGEST && !found.has(name)) found.set(name, { name, press: () => press(e) });
+  }
+  return [...found.values()];
+}
+
+/** What has a name, pressed or filled in. */
+export const named = (within: ParentNode, name: string): Pressable | undefined =>
+  [...pressables(within), ...pressables(within, 'filled')].find((p) => p.name === name);
+
+/** Presses what has a name as soon as it is on the page; whoever has gone on by then is left alone. */
+export function pressOnceThere(within: ParentNode & Node, name: string): void {
+  const look = (): boolean => {
+    const there = named(within, name);
+    there?.press();
+    return there !== undefined;
+  };
+  if (look()) return;
+  const stop = (): void => {
+    watch.disconnect();
+    clearTimeout(timer);
+    for (const type of ['pointerdown', 'keydown']) removeEventListener(type, stop, true);
+  };
+  const watch = new MutationObserver(() => look() && stop());
+  const timer = setTimeout(stop, PATIENCE_MS);
+  watch.observe(within, { childList: true, subtree: true, attributes: true });
+  for (const type of ['pointerdown', 'keydown']) addEventListener(type, stop, true);
+}
