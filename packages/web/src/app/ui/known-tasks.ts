@@ -8,6 +8,8 @@ export interface KnownTask {
   readonly path: string;
   /** What is pressed there, or filled in, by its name; without it, the place itself is what was meant. */
   readonly press?: string;
+  /** Done to the master, whichever version is open. */
+  readonly master?: boolean;
 }
 
 const at =
@@ -18,17 +20,18 @@ const at =
     where: where + more,
     path,
     ...(press && { press }),
+    ...(more === MASTER && { master: true }),
   });
 
+const MASTER = ', at the master';
+const VERSION = ', at a version';
+const BLOCK = ': open a version, choose a block';
 const shelf = at('on the Shelf', '/shelf');
 const bench = at('on the Bench', '/bench');
 const bank = at('in the Bank', '/bank');
 const learners = at('under Learners', '/learners');
 const handOuts = at('under Hand-outs', '/hand-outs');
 const keeping = at('under Keeping', '/keeping');
-const MASTER = ', at the master';
-const VERSION = ', at a version';
-const BLOCK = ': open a version, choose a block';
 
 export const KNOWN_TASKS: readonly KnownTask[] = [
   shelf('New master', 'begin write activity worksheet task lesson create', 'New master'),

@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { DemoPlace } from '../testing/demo-place';
 import { Changes } from './changes';
@@ -96,6 +97,17 @@ describe('finding an action by its name', () => {
       await seek('restore zip');
       await key('Enter');
       expect(pressed).toContain('Backup file');
+    });
+
+    it('stays with the family that is open, and says what has to be chosen first', async () => {
+      await TestBed.inject(Router).navigateByUrl('/bench/right-bus/bus-core');
+      await seek('new page');
+      await key('Enter');
+      expect(place.address).toBe('/bench/right-bus');
+      await seek('fewer');
+      await key('Enter');
+      expect(place.address).toBe('/bench/right-bus');
+      expect(place.notices).toEqual(['Fewer choices It is done on the Bench: open a version, choose a block.']);
     });
 
     it('presses what is done elsewhere once that place is there, unless one has gone on by then', async () => {

@@ -25,6 +25,14 @@ function rankOf(c: Command, words: readonly string[]): number {
 /** The place that is open; a part by itself is all there is. */
 const placeOf = (): HTMLElement => document.getElementById('place') ?? document.body;
 
+/** Where to go for a task; null for who is there. On the Bench it is done to the family that is open. */
+function wayTo({ path, master }: KnownTask, url: string): string | null {
+  const [, place, family, part] = url.split('/');
+  if (path !== '/bench' || place !== 'bench' || !family) return path === url ? null : path;
+  const isBeside = ['tiers', 'history', 'compare', 'upkeep'].includes(part ?? '');
+  return part && (master || isBeside) ? `/bench/${family}` : null;
+}
+
 const urlPath = (url: string): string => url.split(/[?#]/, 1)[0] ?? '';
 
 /**
@@ -137,15 +145,17 @@ export class Palette {
       ...this.work.people().learners.map((l) => go('Learner', l.name, ['/learners'], { learner: l.id })),
     ];
   });
-  /** What can be pressed in the place that is open, as it was when the palette opened. */
-  private readonly onPage = computed(() => (this.open() ? pressables(placeOf()) : []));
+  /** What is asked for often, and what can be pressed in the place that is open, as it was when the palette opened. */
   private readonly offered = computed<Command[]>(() => {
-    const pressed = new Map(KNOWN_TASKS.flatMap((t) => (t.press ? [[t.press, t] as const] : [])));
-    const onPage = new Map(this.onPage().map((p) => [p.name, p.press]));
-    const fields = new Map(this.open() ? pressables(placeOf(), 'filled').map((p) => [p.name, p.press]) : []);
+    if (!this.open()) return [];
+    const known = new Set(KNOWN_TASKS.map((t) => t.press));
+    const here = pressables(placeOf()).map((p) => p.name);
+    const onPage = new Set([...here, ...pressables(placeOf(), 'filled').map((p) => p.name)]);
     return [
-      ...KNOWN_TASKS.map((t) => this.command(t, onPage.get(t.press ?? '') ?? fields.get(t.press ?? ''))),
-      ...this.onPage().flatMap((p) => (pressed.has(p.name) ? [] : [{ group: 'Here', name: p.name, run: p.press }])),
+      ...KNOWN_TASKS.map((t) => this.command(t, t.press !== undefined && onPage.has(t.press))),
+      ...here
+        .filter((name) => !known.has(name))
+        .map((name) => ({ group: 'Here', name, run: () => pressOnceThere(placeOf(), name) })),
     ];
   });
   protected readonly found = computed(() => {
@@ -162,16 +172,18 @@ export class Palette {
       .map(({ command }) => command);
   });
 
-  /** A known task: pressed here where it can be, otherwise there. */
-  private command({ name, also, where, path, press }: KnownTask, pressHere?: () => void): Command {
-    if (pressHere) return { group: 'Here', name, also, run: pressHere };
-    const isHere = urlPath(this.router.url) === path;
+  /** A known task: pressed here where it can be, otherwise there; where it needs a choice first, it is said. */
+  private command(task: KnownTask, isOnPage: boolean): Command {
+    const { name, also, where, press } = task;
+    if (isOnPage && press) return { group: 'Here', name, also, run: () => pressOnceThere(placeOf(), press) };
+    const say = () => this.notice.done(name, `It is done ${where}.`);
     const go = async () => {
-      if (isHere && !press) this.notice.done(name, `It is done ${where}.`);
-      if (!isHere) await this.router.navigate([path]);
-      if (press) pressOnceThere(placeOf(), press);
+      const to = wayTo(task, urlPath(this.router.url));
+      if (to) await this.router.navigate([to]);
+      if (press) pressOnceThere(placeOf(), press, say);
+      else if (!to) say();
     };
-    return { group: isHere ? 'Here' : 'Elsewhere', name, also, where, run: () => void go() };
+    return { group: 'Elsewhere', name, also, where, run: () => void go() };
   }
 
   protected seek(text: string): void {

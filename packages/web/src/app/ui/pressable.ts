@@ -9,8 +9,8 @@ const PRESSED = 'button, a[href], summary, p-accordion-header, label:has(> input
 const FILLED = 'input:not([type=file]), textarea, [role=combobox]';
 /** Longer names are the words of a block or a line of a list: these are found where they stand. */
 const LONGEST = 60;
-/** What waits this long for a place is not done any more. */
-const PATIENCE_MS = 5000;
+/** A place that has not come by then, or has nothing of the name, is not waited for any more. */
+const PATIENCE_MS = 2500;
 
 /** The words of an element as they are read out: without its pictures, and with a space where there is a gap. */
 function wordsOf(e: Element): string {
@@ -60,8 +60,8 @@ export function pressables(within: ParentNode, what: 'pressed' | 'filled' = 'pre
 export const named = (within: ParentNode, name: string): Pressable | undefined =>
   [...pressables(within), ...pressables(within, 'filled')].find((p) => p.name === name);
 
-/** Presses what has a name as soon as it is on the page; whoever has gone on by then is left alone. */
-export function pressOnceThere(within: ParentNode & Node, name: string): void {
+/** Presses what has a name as soon as it is on the page; whoever has gone on by then is left alone, and told nothing. */
+export function pressOnceThere(within: ParentNode & Node, name: string, gaveUp?: () => void): void {
   const look = (): boolean => {
     const there = named(within, name);
     there?.press();
@@ -74,7 +74,10 @@ export function pressOnceThere(within: ParentNode & Node, name: string): void {
     for (const type of ['pointerdown', 'keydown']) removeEventListener(type, stop, true);
   };
   const watch = new MutationObserver(() => look() && stop());
-  const timer = setTimeout(stop, PATIENCE_MS);
+  const timer = setTimeout(() => {
+    stop();
+    gaveUp?.();
+  }, PATIENCE_MS);
   watch.observe(within, { childList: true, subtree: true, attributes: true });
   for (const type of ['pointerdown', 'keydown']) addEventListener(type, stop, true);
 }
