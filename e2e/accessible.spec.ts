@@ -79,6 +79,7 @@ test('the desk keeps to AAA, also with more contrast, and wears no dark colours 
   await openDemo(page);
   await page.getByRole('button', { name: 'Dark colours' }).click();
   await page.getByRole('link', { name: 'Learners’ desk' }).click();
+  await expect(page.getByRole('heading', { name: 'Which class are you in?' })).toBeVisible();
   expect(await found(), 'class').toEqual([]);
   await page.getByRole('button', { name: 'Heron class' }).click();
   await page.getByRole('button', { name: 'Demelza K.' }).click();
@@ -96,6 +97,7 @@ test('the desk keeps to AAA, also with more contrast, and wears no dark colours 
   expect(await found(), 'handing in').toEqual([]);
   await sitDown(page, 'Kestrel class', 'Nessa');
   await page.getByRole('link', { name: /Market day/ }).click();
+  await expect(page.getByRole('button', { name: 'Aa Comfort' })).toBeVisible();
   for (let i = 0; i < 4; i++) {
     expect(await found(), `page ${i + 1}`).toEqual([]);
     await page.getByRole('button', { name: 'Next' }).click();

@@ -35,7 +35,7 @@ export class FromElsewhere {
   private readonly clock = inject(Clock);
   protected readonly called = called;
   protected readonly labelOf = labelOf;
-  protected readonly many = manyIfAny;
+  protected readonly many = many;
   protected readonly form = new FormGroup({
     /** The first of all until somebody chooses. */
     familyId: new FormControl<Id | null>(null),
@@ -89,7 +89,7 @@ export class FromElsewhere {
   });
   protected readonly what = computed(() => {
     const { pages, blocks } = this.taking();
-    return [many(pages, 'page'), many(blocks, 'block')].filter(Boolean).join(' and ');
+    return [manyIfAny(pages, 'page'), manyIfAny(blocks, 'block')].filter(Boolean).join(' and ');
   });
 
   constructor() {
