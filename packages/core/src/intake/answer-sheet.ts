@@ -134,7 +134,7 @@ export function answerSheet(rule: AnswerSheetRule, newId: () => Id): Block[] {
   const { keys } = readKeys(rule.keys, rule.kind, rule.decided);
   if (keys.length > rule.count)
     throw new Problem(
-      `There are ${keys.length} keys for ${rule.count} questions. Take some keys away, or ask for ${keys.length} questions.`,
+      `There are ${keys.length} keys for ${rule.count === 1 ? '1 question' : `${rule.count} questions`}. Take some keys away, or ask for ${keys.length} questions.`,
     );
   const letters = 'ABCDEFGH'.slice(0, rule.choices).split('');
   if (rule.kind === 'choice')

@@ -245,7 +245,7 @@ export class PagePanel {
     const [id] = this.view.work.stamp(1).ids;
     if (!page || !id) return;
     this.view.work.dispatch(BenchActions.templateKept({ template: { id, name: name.trim() || 'Page', page } }));
-    this.notice.done('Kept as a template', 'Choose it beside “Page” at the end of any master.');
+    this.notice.done('Kept as a template', 'Choose it beside “New page” at the end of any master.');
   }
 
   private readonly removal = inject(Removal);

@@ -1,8 +1,9 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { copyIdOf } from '@lorvet/core';
+import { copyIdOf, statesIn } from '@lorvet/core';
 import { DemoPlace } from '../testing/demo-place';
 import { ButtonHarness } from '../testing/harnesses';
 import { MarkingGrid } from './marking';
+import { MarkingList } from './marking-list';
 
 let place: DemoPlace<MarkingGrid>;
 const said = (learner: string) => place.work.markings()[copyIdOf('h-survey', learner)]?.responses.at(-1);
@@ -66,5 +67,32 @@ describe('the work of a class', () => {
     await go('ArrowDown');
     const on = (place.fixture.nativeElement as HTMLElement).querySelector('button.chosen');
     expect(on?.getAttribute('data-cell')).toBe('1-1');
+  });
+});
+
+describe('the list of all work', () => {
+  it('begins with what waits, names whose work that is, and leads there by one press', async () => {
+    const list = await DemoPlace.open(MarkingList);
+    const titles = [...list.fixture.nativeElement.querySelectorAll('tbody th')].map((e: Element) =>
+      e.textContent?.trim(),
+    );
+    expect(titles[0]).toBe('Rock-pool survey');
+    expect(list.text).toContain('7 submitted');
+    const states = statesIn(list.work.states()['h-survey']);
+    const names = list.work
+      .people()
+      .learners.filter((l) => states.get(l.id) === 'submitted')
+      .map((l) => l.name);
+    expect(names).toHaveLength(7);
+    for (const name of names)
+      expect(await (await list.button(name)).leadsTo()).toMatch(/^\/marking\/h-survey\?learner=l-/);
+  });
+
+  it('says what it will hold while nothing was given out', async () => {
+    const list = await DemoPlace.open(MarkingList, {
+      change: (w) => ({ ...w, handOuts: {}, copies: {}, markings: {} }),
+    });
+    expect(list.text).toContain('No work yet');
+    expect(await (await list.button('To the hand-outs')).leadsTo()).toBe('/hand-outs');
   });
 });

@@ -1,0 +1,79 @@
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { copyIdOf } from '@lorvet/core';
+import { Clock } from '../platform/clock';
+import { MarkingActions } from '../store/actions';
+import { KeepingSync } from '../store/keeping-sync';
+import { TestBed } from '@angular/core/testing';
+import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
+import { DeskSheet } from './sheet';
+
+let place: DemoPlace<DeskSheet>;
+const open = async (learnerId: string) => {
+  sessionStorage.setItem('lorvet-desk', learnerId);
+  place = await DemoPlace.open(DeskSheet, { inputs: { handOutId: 'h-survey' } });
+};
+const goes = (learnerId: string) => place.work.copies()[copyIdOf('h-survey', learnerId)]?.goes ?? [];
+const written = () => Object.values(goes('l-corin').at(-1)?.answers ?? {}).map((a) => ('text' in a ? a.text : a.kind));
+const field = () => place.fixture.nativeElement.querySelector('input.answer, input[type=text]') as HTMLInputElement;
+const type = (text: string) => {
+  const input = field();
+  input.value = text;
+  input.dispatchEvent(new Event('input', { bubbles: true }));
+};
+
+describe('a sheet at the desk', () => {
+  beforeEach(() => {
+    jest.spyOn(Clock.prototype, 'local').mockReturnValue('2026-11-24T09:00');
+  });
+  afterEach(() => {
+    jest.restoreAllMocks();
+    sessionStorage.clear();
+  });
+
+  it('keeps what is written when the learner goes, and says Saved once it is written', async () => {
+    await open('l-corin');
+    expect(written()).toEqual([]);
+    type('a crab');
+    await place.press('My work');
+    expect(written()).toEqual(['a crab']);
+    await TestBed.inject(KeepingSync).flush();
+    await place.rest();
+    expect(place.text).toContain('Saved');
+    expect(place.address).toBe('/desk/work');
+  });
+
+  it('names what is empty before it is submitted, and then takes no more', async () => {
+    await open('l-corin');
+    type('a crab');
+    for (let i = 0; (await place.has(ButtonHarness, 'Next')) && i < 9; i++) await place.press('Next');
+    await place.press('Submit …');
+    expect(place.text).toContain('Some places are still empty');
+    await place.press(/^Submit (now|as it is)/);
+    expect(goes('l-corin').at(-1)?.submittedAt).not.toBeNull();
+    expect(place.address).toBe('/desk/work');
+    await place.rest();
+    expect(place.fixture.nativeElement.querySelectorAll('input:not(:disabled):not([readonly])')).toHaveLength(0);
+  });
+
+  it('begins another go with what was written where the teacher asks for it; the earlier one can be looked at', async () => {
+    await open('l-ysolde');
+    const [first] = goes('l-ysolde');
+    place.work.dispatch(
+      MarkingActions.responseChanged({
+        copyId: copyIdOf('h-survey', 'l-ysolde'),
+        go: 1,
+        patch: { decision: 'another go', decidedAt: '2026-11-24T08:59:00.000Z' },
+        label: 'x',
+      }),
+    );
+    await place.rest();
+    expect(place.text).toContain('Your teacher asks for another go.');
+    await place.press('Begin another go');
+    expect(goes('l-ysolde')).toHaveLength(2);
+    expect(goes('l-ysolde')[1]?.answers).toEqual(first?.answers);
+    await place.press('Go 1');
+    expect(place.text).toContain('Go 1, to look at');
+    expect(goes('l-ysolde')[0]).toEqual(first);
+  });
+});
