@@ -66,6 +66,8 @@ test('from pane to pane with one key, back to where one was, and what can be don
 });
 
 test('the whole path with the keyboard only', async ({ page }) => {
+  // Asked for early: choosers are caught from a moment after they are asked for.
+  page.on('filechooser', () => undefined);
   test.setTimeout(240_000);
   const errors = watchErrors(page);
   const button = (name: string | RegExp) => page.getByRole('button', { name });
@@ -203,4 +205,30 @@ test('the whole path with the keyboard only', async ({ page }) => {
   await press(page, link('At the ferry'));
   await expect(page.getByText('master, revision 2')).toBeVisible();
   expect(errors).toEqual([]);
+});
+
+test('what is typed at a stretch, ahead of what opens, does what it says, wherever one is', async ({ page }) => {
+  await openDemo(page, '/marking');
+  await expect(page.getByRole('heading', { level: 1, name: 'Marking' })).toBeVisible();
+  // Both have been open once: how fast they can be fetched is not the question.
+  await page.keyboard.press('Control+k');
+  await page.getByLabel('Name of an action').fill('new master');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Title', { exact: true })).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Marking', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Marking' })).toBeVisible();
+
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('new master');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('Knots and bends');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Knots and bends' })).toBeVisible();
+
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('fewer');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('It is done on the Bench: open a version, choose a block.')).toBeVisible();
 });

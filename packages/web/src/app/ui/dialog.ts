@@ -34,13 +34,17 @@ export class OpensAtOnce {
       untracked(() => {
         const at = document.activeElement;
         if (container) {
+          // Told again when it has come to rest: the focus is in it by then, what was typed for it too, or it is over.
+          if (stood === container && (container.contains(at) || !dialog.visible)) return;
           stood = container;
-          // Told again when it has come to rest: the focus is in it by then.
           if (!container.contains(at)) opener = at;
           const first = container.querySelector<HTMLElement>(FIRST) ?? container.querySelector<HTMLElement>('button');
           if (first) ahead.into(first);
           // It may be on the page still, fading, with the focus in it.
-        } else if (opener instanceof HTMLElement && (at === document.body || stood?.contains(at))) opener.focus();
+        } else {
+          if (opener instanceof HTMLElement && (at === document.body || stood?.contains(at))) opener.focus();
+          stood = null;
+        }
       });
     });
   }

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, model, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  type ElementRef,
+  inject,
+  linkedSignal,
+  model,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { Router } from '@angular/router';
 import { InputText } from 'primeng/inputtext';
 import { WorkspaceStore } from '../store/workspace';
@@ -125,6 +135,7 @@ const urlPath = (url: string): string => url.split(/[?#]/, 1)[0] ?? '';
 })
 export class Palette {
   readonly open = model(false);
+  private readonly field = viewChild<ElementRef<HTMLInputElement>>('field');
   private readonly commands = inject(Commands);
   private readonly work = inject(WorkspaceStore);
   private readonly router = inject(Router);
@@ -203,7 +214,12 @@ export class Palette {
   }
 
   protected run(c: Command): void {
+    const field = this.field()?.nativeElement;
+    // What is typed from now on is for what is done next. Emptied by hand: what was typed and sent within one turn was
+    // never known to the page, and would stand in the field when it opens again.
+    field?.blur();
     this.open.set(false);
+    if (field) field.value = '';
     // Once the dialog has given the focus back.
     setTimeout(() => c.run());
   }

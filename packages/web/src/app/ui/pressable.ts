@@ -71,7 +71,12 @@ export function pressOnceThere(within: ParentNode & Node, name: string, gaveUp?:
   const stop = (): void => {
     watch.disconnect();
     clearTimeout(timer);
-    for (const type of ['pointerdown', 'keydown']) removeEventListener(type, stop, true);
+    removeEventListener('pointerdown', stop, true);
+    removeEventListener('keydown', keyed, true);
+  };
+  // Letters are meant for what is about to open.
+  const keyed = (event: KeyboardEvent): void => {
+    if (event.key.length > 1 && event.key !== 'Enter' && event.key !== 'Shift') stop();
   };
   const watch = new MutationObserver(() => look() && stop());
   const timer = setTimeout(() => {
@@ -79,5 +84,6 @@ export function pressOnceThere(within: ParentNode & Node, name: string, gaveUp?:
     gaveUp?.();
   }, PATIENCE_MS);
   watch.observe(within, { childList: true, subtree: true, attributes: true });
-  for (const type of ['pointerdown', 'keydown']) addEventListener(type, stop, true);
+  addEventListener('pointerdown', stop, true);
+  addEventListener('keydown', keyed, true);
 }
