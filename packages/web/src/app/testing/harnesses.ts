@@ -1,4 +1,4 @@
-import { ComponentHarness, HarnessPredicate, type TestElement } from '@angular/cdk/testing';
+import { ComponentHarness, HarnessPredicate, type TestElement, type TestKey } from '@angular/cdk/testing';
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 
 export type Name = string | RegExp;
@@ -98,8 +98,8 @@ export class FieldHarness extends NamedHarness {
     tell(native<HTMLInputElement>(await this.host()).form as HTMLFormElement, 'submit', true);
   }
 
-  async key(key: string): Promise<void> {
-    native(await this.host()).dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+  async key(key: TestKey): Promise<void> {
+    await (await this.host()).sendKeys(key);
   }
 
   /** As a file chosen for it. */

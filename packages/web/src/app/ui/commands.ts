@@ -1,7 +1,8 @@
+import type { ListKeyManagerOption } from '@angular/cdk/a11y';
 import { Injectable, signal } from '@angular/core';
 
 /** Something that can be done by name, from anywhere. */
-export interface Command {
+export interface Command extends ListKeyManagerOption {
   readonly name: string;
   /** Where it belongs: "Bench", "Go to". */
   readonly group: string;

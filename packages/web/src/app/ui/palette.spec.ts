@@ -1,3 +1,4 @@
+import { TestKey } from '@angular/cdk/testing';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
@@ -21,7 +22,7 @@ describe('finding an action by its name', () => {
     ]);
     await place.rest();
   });
-  const key = async (name: string) => {
+  const key = async (name: TestKey) => {
     await (await place.field('Name of an action')).key(name);
     await place.rest();
   };
@@ -38,8 +39,8 @@ describe('finding an action by its name', () => {
 
   it('is done with the keys alone, round both ends', async () => {
     await place.write('Name of an action', 'version 1');
-    await key('ArrowUp');
-    await key('Enter');
+    await key(TestKey.UP_ARROW);
+    await key(TestKey.ENTER);
     expect(done).toEqual(['Version 19']);
   });
 
@@ -56,7 +57,7 @@ describe('finding an action by its name', () => {
       expect(options()).toContain(at);
     }
     await place.write('Name of an action', 'catching');
-    await key('Enter');
+    await key(TestKey.ENTER);
     expect(place.address).toBe('/bench/right-bus');
   });
 
@@ -89,23 +90,23 @@ describe('finding an action by its name', () => {
 
     it('finds what can be pressed there, also by other words, and presses it', async () => {
       expect(await seek('worksheet create')).toEqual(['HereNew master']);
-      await key('Enter');
+      await key(TestKey.ENTER);
       expect(pressed).toEqual(['New master']);
       expect(await seek('tide')).toEqual(['HereThe tide table']);
       expect(await seek('zap it')).toEqual([]);
       expect(await seek('split')).toEqual(['HereSplit the shore']);
       await seek('restore zip');
-      await key('Enter');
+      await key(TestKey.ENTER);
       expect(pressed).toContain('Backup file');
     });
 
     it('stays with the family that is open, and says what has to be chosen first', async () => {
       await TestBed.inject(Router).navigateByUrl('/bench/right-bus/bus-core');
       await seek('new page');
-      await key('Enter');
+      await key(TestKey.ENTER);
       expect(place.address).toBe('/bench/right-bus');
       await seek('fewer');
-      await key('Enter');
+      await key(TestKey.ENTER);
       expect(place.address).toBe('/bench/right-bus');
       expect(place.notices).toEqual(['Fewer choices It is done on the Bench: open a version, choose a block.']);
     });
@@ -116,13 +117,13 @@ describe('finding an action by its name', () => {
         return place.rest();
       };
       await seek('roster');
-      await key('Enter');
+      await key(TestKey.ENTER);
       expect(place.address).toBe('/learners');
       await later('Import a class list');
       await later('Import a class list');
       expect(pressed).toEqual(['Import a class list']);
       await seek('passphrase');
-      await key('Enter');
+      await key(TestKey.ENTER);
       document.body.dispatchEvent(new Event('pointerdown', { bubbles: true }));
       await later('Set the lock');
       expect(pressed).toEqual(['Import a class list']);

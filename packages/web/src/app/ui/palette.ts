@@ -4,11 +4,12 @@ import {
   computed,
   type ElementRef,
   inject,
+  Injector,
   linkedSignal,
   model,
-  signal,
   viewChild,
 } from '@angular/core';
+import { ListKeyManager } from '@angular/cdk/a11y';
 import { Router } from '@angular/router';
 import { InputText } from 'primeng/inputtext';
 import { WorkspaceStore } from '../store/workspace';
@@ -89,7 +90,7 @@ const urlPath = (url: string): string => url.split(/[?#]/, 1)[0] ?? '';
             role="option"
             [id]="'palette-' + $index"
             [attr.aria-selected]="$index === at()"
-            (mouseenter)="at.set($index)"
+            (mouseenter)="keys.updateActiveItem($index)"
             (click)="run(c)"
           >
             <span class="small group">{{ c.group }}</span><span class="grow">{{ c.name }}</span>
@@ -142,7 +143,6 @@ export class Palette {
   private readonly notice = inject(Notice);
   /** What is looked for: nothing, each time it is opened. */
   protected readonly sought = linkedSignal(() => (this.open(), ''));
-  protected readonly at = signal(0);
   /** What is kept, by its name: an activity, a hand-out, a learner. */
   private readonly things = computed<Command[]>(() => {
     const go = (group: string, name: string, path: string[], queryParams = {}) => ({
@@ -183,6 +183,10 @@ export class Palette {
       .map(({ command }) => command);
   });
 
+  protected readonly keys = new ListKeyManager<Command>(this.found, inject(Injector)).withWrap();
+  /** The one that Enter does: the first until another is chosen. */
+  protected readonly at = computed(() => Math.max(0, this.keys.activeItemIndex ?? 0));
+
   /** A known task: pressed here where it can be, otherwise there; where it needs a choice first, it is said. */
   private command(task: KnownTask, isOnPage: boolean): Command {
     const { name, also, where, press } = task;
@@ -199,17 +203,13 @@ export class Palette {
 
   protected seek(text: string): void {
     this.sought.set(text);
-    this.at.set(0);
+    this.keys.setActiveItem(0);
   }
 
   protected keyed(event: KeyboardEvent): void {
-    const n = this.found().length;
-    const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (by && n) this.at.update((i) => (i + by + n) % n);
-    else if (event.key === 'Enter') {
-      const c = this.found()[this.at()];
-      if (c) this.run(c);
-    } else return;
+    if (event.key !== 'Enter') return void this.keys.onKeydown(event);
+    const c = this.found()[this.at()];
+    if (c) this.run(c);
     event.preventDefault();
   }
 
