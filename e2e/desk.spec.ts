@@ -104,3 +104,23 @@ test('what is served comes pressed in the form that the browser takes, whole, an
   expect(texts.size).toBe(1);
   expect([...texts][0]).toContain('--paper');
 });
+
+test('the page and its workers bind themselves to their own; its parts say no more than they must', async ({
+  page,
+  request,
+}) => {
+  const workers: string[] = [];
+  page.on('worker', (w) => workers.push(w.url()));
+  const parts: string[] = [];
+  page.on('response', (r) => /chunk-[^/]*\.js$/.test(r.url()) && parts.push(r.url()));
+  await openDemo(page, '/bank');
+  await page.getByRole('searchbox').first().fill('limpet');
+  await expect.poll(() => workers.length).toBeGreaterThan(0);
+  for (const bound of ['/desk', '/nothing-of-the-kind', workers[0] ?? '']) {
+    const { 'content-security-policy': rules, 'permissions-policy': use } = (await request.get(bound)).headers();
+    expect([rules, use].join(), bound).toMatch(/default-src 'self'.*connect-src 'self'.*microphone=\(self\)/);
+  }
+  const part = (await request.get(parts[0] ?? '')).headers();
+  expect(part).toMatchObject({ 'x-content-type-options': 'nosniff', 'cross-origin-resource-policy': 'same-origin' });
+  expect(JSON.stringify(part).length).toBeLessThan(600);
+});

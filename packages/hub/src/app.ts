@@ -4,42 +4,61 @@ import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
 
+/** What a page is put together of. Workers are no parts of a page: they keep to rules of their own, which come with them. */
+const PART = /^\/(?!worker-)(?:media\/)?[\w-]+-[A-Z0-9]{8}\.(?:js|css|woff2)$/;
+
+/** Rules that pages and workers bind themselves to. */
+const forPages = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      scriptSrc: ["'self'"],
+      // Angular and PrimeNG write their components' styles into the page.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      mediaSrc: ["'self'", 'blob:'],
+      fontSrc: ["'self'", 'data:'],
+      connectSrc: ["'self'"],
+      workerSrc: ["'self'", 'blob:'],
+      objectSrc: ["'none'"],
+      baseUri: ["'self'"],
+      frameAncestors: ["'none'"],
+      formAction: ["'self'"],
+    },
+  },
+  // Served on this machine over plain http.
+  strictTransportSecurity: false,
+  referrerPolicy: { policy: 'no-referrer' },
+});
+
+/** What holds for a part of a page: it is what it says, and for these pages only. The page's own rules say the rest. */
+const forParts = helmet({
+  contentSecurityPolicy: false,
+  crossOriginOpenerPolicy: false,
+  originAgentCluster: false,
+  referrerPolicy: false,
+  strictTransportSecurity: false,
+  xDnsPrefetchControl: false,
+  xDownloadOptions: false,
+  xFrameOptions: false,
+  xPermittedCrossDomainPolicies: false,
+  xXssProtection: false,
+});
+
 /** Serves the built application from `folder`; every address without a file is the application's own. */
 export function hubApp(folder: string): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
-          // Angular and PrimeNG write their components' styles into the page.
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          mediaSrc: ["'self'", 'blob:'],
-          fontSrc: ["'self'", 'data:'],
-          connectSrc: ["'self'"],
-          workerSrc: ["'self'", 'blob:'],
-          objectSrc: ["'none'"],
-          baseUri: ["'self'"],
-          frameAncestors: ["'none'"],
-          formAction: ["'self'"],
-        },
-      },
-      // Served on this machine over plain http.
-      strictTransportSecurity: false,
-      referrerPolicy: { policy: 'no-referrer' },
-    }),
-  );
-  app.use((_req, res, next) => {
+  app.use((req, res, next) => {
+    // A page has some sixty parts: what is said once with the page is not said again with each of them.
+    if (PART.test(req.path)) return forParts(req, res, next);
     // A learner's recording and a picture of their work, for this application's own pages only.
     res.setHeader(
       'Permissions-Policy',
       'camera=(self), microphone=(self), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), hid=(), midi=(), display-capture=()',
     );
-    next();
+    forPages(req, res, next);
   });
   app.use(compression());
   // What was pressed when it was built is sent as it is; the rest is pressed on the way.
