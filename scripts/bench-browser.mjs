@@ -14,6 +14,8 @@ const DOINGS = [
   ['pressing', 'pressing a block to write in it'],
   ['typing', 'typing and saving'],
   ['scrolling', 'scrolling'],
+  ['opening', 'opening the list of actions'],
+  ['finding', 'finding an action by its name'],
 ];
 
 /** The lengths (ms) of the tasks that the browser calls long, by what was being done; in a tab of its own. */
@@ -47,6 +49,15 @@ async function oneGo(context, address) {
       await page.waitForTimeout(40);
     }
     await page.waitForTimeout(800);
+  });
+  // With all of the page drawn: whatever can be pressed on it is looked through.
+  await during('opening', async () => {
+    await page.keyboard.press('Control+k');
+    await page.waitForTimeout(600);
+  });
+  await during('finding', async () => {
+    await page.keyboard.type('remove page', { delay: 90 });
+    await page.waitForTimeout(600);
   });
   await page.close();
   return tasks;

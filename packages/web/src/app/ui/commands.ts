@@ -11,6 +11,8 @@ export interface Command extends ListKeyManagerOption {
   readonly also?: string;
   /** Where it is done, if not here. */
   readonly where?: string;
+  /** Whether it can be done now; without it, it can. */
+  readonly isThere?: () => boolean;
   readonly run: () => void;
 }
 

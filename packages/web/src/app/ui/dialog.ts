@@ -13,6 +13,12 @@ export class OpensAtOnce {
     const ahead = inject(TypedAhead);
     dialog.modal = true;
     dialog.draggable = false;
+    // The page stands still under it where it can scroll at all: to tell a large page so has all of it looked at anew.
+    const holdPage = dialog.enableModality.bind(dialog);
+    dialog.enableModality = () => {
+      const { scrollHeight, clientHeight } = document.documentElement;
+      if (scrollHeight > clientHeight) holdPage();
+    };
     dialog.closeAriaLabel = 'Close';
     dialog.focusOnShow = false;
     // By hand: PrimeNG's own does not hear the key while a list that was just closed is still fading.

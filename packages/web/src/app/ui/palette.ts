@@ -160,13 +160,18 @@ export class Palette {
   private readonly offered = computed<Command[]>(() => {
     if (!this.open()) return [];
     const known = new Set(KNOWN_TASKS.map((t) => t.press));
-    const here = pressables(placeOf()).map((p) => p.name);
-    const onPage = new Set([...here, ...pressables(placeOf(), 'filled').map((p) => p.name)]);
+    const all = pressables(placeOf());
+    const onPage = new Map(all.map((p) => [p.name, p]));
     return [
-      ...KNOWN_TASKS.map((t) => this.command(t, t.press !== undefined && onPage.has(t.press))),
-      ...here
-        .filter((name) => !known.has(name))
-        .map((name) => ({ group: 'Here', name, run: () => pressOnceThere(placeOf(), name) })),
+      ...KNOWN_TASKS.map((t) => this.command(t, onPage.get(t.press ?? '')?.isSeen() === true)),
+      ...all
+        .filter((p) => !p.isField && !known.has(p.name))
+        .map(({ name, isSeen }) => ({
+          group: 'Here',
+          name,
+          isThere: isSeen,
+          run: () => pressOnceThere(placeOf(), name),
+        })),
     ];
   });
   protected readonly found = computed(() => {
@@ -175,12 +180,16 @@ export class Palette {
     // What can be done here is not offered elsewhere as well.
     const named = new Set(here.map((c) => c.name));
     const all = words.length ? [...here, ...this.things(), ...this.offered().filter((t) => !named.has(t.name))] : here;
-    return all
+    const fitting = all
       .map((command) => ({ command, rank: rankOf(command, words) }))
       .filter(({ rank }) => rank < NOT_FOUND)
-      .sort((x, y) => x.rank - y.rank)
-      .slice(0, MOST)
-      .map(({ command }) => command);
+      .sort((x, y) => x.rank - y.rank);
+    const found: Command[] = [];
+    for (const { command } of fitting) {
+      if (found.length === MOST) break;
+      if (command.isThere?.() ?? true) found.push(command);
+    }
+    return found;
   });
 
   protected readonly keys = new ListKeyManager<Command>(this.found, inject(Injector)).withWrap();

@@ -1,12 +1,17 @@
 /** Something on the page that can be pressed or filled in, by the name that is read out for it. */
 export interface Pressable {
   readonly name: string;
+  /** It is filled in, not pressed. */
+  readonly isField: boolean;
+  /** Whether it can be seen. Asked of few: a page that is far from sight is laid out for the answer. */
+  readonly isSeen: () => boolean;
   /** Brings it into sight, with the focus on it, and presses what can be pressed. */
   readonly press: () => void;
 }
 
 const PRESSED = 'button, a[href], summary, p-accordion-header, label:has(> input[type=file])';
 const FILLED = 'input:not([type=file]), textarea, [role=combobox]';
+const ANY = `${PRESSED}, ${FILLED}`;
 /** Longer names are the words of a block or a line of a list: these are found where they stand. */
 const LONGEST = 60;
 /** A place that has not come by then, or has nothing of the name, is not waited for any more. */
@@ -32,11 +37,10 @@ const nameOf = (e: HTMLElement): string => {
 };
 
 function canBeMeant(e: HTMLElement): boolean {
-  if (e.matches(':disabled, [aria-disabled=true], [tabindex="-1"]')) return false;
-  // Of the blocks of a page, only the one that is worked on: all of them have the same tools.
-  if (e.closest('[data-block]')?.matches(':not(.chosen)')) return false;
-  return typeof e.checkVisibility !== 'function' || e.checkVisibility();
+  return !e.matches(':disabled, [aria-disabled=true], [tabindex="-1"]');
 }
+
+const isSeen = (e: HTMLElement): boolean => typeof e.checkVisibility !== 'function' || e.checkVisibility();
 
 function press(e: HTMLElement): void {
   const field = e.querySelector<HTMLElement>('input[type=file]') ?? e;
@@ -45,25 +49,38 @@ function press(e: HTMLElement): void {
   if (!e.matches(FILLED)) e.click();
 }
 
-/** All that can be pressed, or filled in, within a part of the page, each name once: the first that has it. */
-export function pressables(within: ParentNode, what: 'pressed' | 'filled' = 'pressed'): Pressable[] {
-  const found = new Map<string, Pressable>();
-  for (const e of within.querySelectorAll<HTMLElement>(what === 'pressed' ? PRESSED : FILLED)) {
+/** All that can be pressed, or filled in, within a part of the page, each name once: the first of it that is seen. */
+export function pressables(within: Node): Pressable[] {
+  const found = new Map<string, HTMLElement[]>();
+  // Of the blocks of a page, only the one that is worked on: all of them have the same tools, and there may be hundreds.
+  const walker = document.createTreeWalker(within, NodeFilter.SHOW_ELEMENT, (n) =>
+    (n as Element).matches('[data-block]:not(.chosen)')
+      ? NodeFilter.FILTER_REJECT
+      : (n as Element).matches(ANY)
+        ? NodeFilter.FILTER_ACCEPT
+        : NodeFilter.FILTER_SKIP,
+  );
+  for (let n = walker.nextNode(); n; n = walker.nextNode()) {
+    const e = n as HTMLElement;
     if (!canBeMeant(e)) continue;
     const name = nameOf(e);
-    if (name && name.length <= LONGEST && !found.has(name)) found.set(name, { name, press: () => press(e) });
+    if (name && name.length <= LONGEST) found.set(name, [...(found.get(name) ?? []), e]);
   }
-  return [...found.values()];
+  return [...found].map(([name, all]) => ({
+    name,
+    isField: all.every((e) => e.matches(FILLED)),
+    isSeen: () => all.some(isSeen),
+    press: () => {
+      const e = all.find(isSeen);
+      if (e) press(e);
+    },
+  }));
 }
 
-/** What has a name, pressed or filled in. */
-export const named = (within: ParentNode, name: string): Pressable | undefined =>
-  [...pressables(within), ...pressables(within, 'filled')].find((p) => p.name === name);
-
 /** Presses what has a name as soon as it is on the page; whoever has gone on by then is left alone, and told nothing. */
-export function pressOnceThere(within: ParentNode & Node, name: string, gaveUp?: () => void): void {
+export function pressOnceThere(within: Node, name: string, gaveUp?: () => void): void {
   const look = (): boolean => {
-    const there = named(within, name);
+    const there = pressables(within).find((p) => p.name === name && p.isSeen());
     there?.press();
     return there !== undefined;
   };
