@@ -30,8 +30,10 @@ function wordsOf(e: Element): string {
 }
 
 const nameOf = (e: HTMLElement): string => {
-  const label = 'labels' in e ? (e as HTMLInputElement).labels?.[0] : undefined;
-  const name = e.getAttribute('aria-label') ?? (label ? wordsOf(label) : wordsOf(e) || e.getAttribute('placeholder'));
+  const said = e.getAttribute('aria-label');
+  // The labels of an element are looked for in the whole page: only of those that need one.
+  const label = said === null && e.matches(FILLED) ? (e as HTMLInputElement).labels?.[0] : undefined;
+  const name = said ?? (label ? wordsOf(label) : wordsOf(e) || e.getAttribute('placeholder'));
   // A name that leads to more says so by its dots.
   return (name ?? '').replace(/…$/, '').trim();
 };
