@@ -1,22 +1,7 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  ErrorHandler,
-  inject,
-  Injectable,
-  InjectionToken,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ErrorHandler, inject, Injectable, signal } from '@angular/core';
 import { type NavigationError, Router } from '@angular/router';
 import { isDeskPath } from '../start/desk-path';
 import { ProblemCard, type Wrong } from './problem';
-
-/** Opens an address as if it had been written into the browser's bar: everything is fetched anew. */
-export const OPEN_ANEW = new InjectionToken<(url: string) => void>('open anew', {
-  providedIn: 'root',
-  factory: () => (url: string) => location.assign(url),
-});
 
 interface Wanted {
   /** The address that was to be opened; null for a part of the page that is open. */
@@ -110,7 +95,6 @@ export class UnreachedCard {
   protected readonly unreached = inject(Unreached);
   protected readonly plain = FOR_LEARNERS;
   private readonly router = inject(Router);
-  private readonly openAnew = inject(OPEN_ANEW);
   protected readonly wrong = computed(() => {
     const wanted = this.unreached.wanted();
     if (!wanted) return null;
@@ -130,7 +114,7 @@ export class UnreachedCard {
   }
 
   protected anew(): void {
-    this.openAnew(this.unreached.wanted()?.url ?? this.router.url);
+    location.assign(this.unreached.wanted()?.url ?? this.router.url);
   }
 
   protected close(): void {
