@@ -85,11 +85,12 @@ test('a learner is added, changed and removed, and a wrong level is said', async
   await page.getByRole('button', { name: 'New learner' }).click();
   const card = page.getByRole('complementary', { name: 'Needs card' });
   await card.getByLabel('Name').fill('Ruan Z.');
-  await card.getByLabel('Reads at grade').fill('fifteen');
-  await card.getByLabel('Reads at grade').press('Tab');
-  await expect(card.getByRole('alert')).toContainText('“fifteen” is no reading level');
-  await card.getByLabel('Reads at grade').fill('4,5');
-  await card.getByRole('checkbox', { name: 'hints' }).check();
+  await card.getByLabel('reading: level').fill('fifteen');
+  await card.getByLabel('reading: level').press('Tab');
+  await expect(card.getByRole('alert')).toContainText('“fifteen” is no level');
+  await card.getByLabel('reading: level').fill('4,5');
+  await card.getByLabel('Agree a support', { exact: true }).fill('hints');
+  await card.getByLabel('Agree a support', { exact: true }).press('Enter');
   await expect(page.getByRole('row', { name: /Ruan Z/ })).toContainText('4.5');
   await expect(page.getByRole('button', { name: 'Kestrel class 10' })).toBeVisible();
   await reload(page);

@@ -14,6 +14,8 @@ import {
   type Learner,
   listOf,
   type Marking,
+  NEW_CLASS,
+  newHandOut,
   NO_PERSON,
   type Page,
   type SchoolClass,
@@ -120,6 +122,7 @@ export function term(times: number, { learners: many = LEARNERS, handOuts = ALL 
       needs: EMPTY_NEEDS,
     }));
     const classes = Array.from({ length: Math.ceil(many / CLASS) }, (_, c): SchoolClass => ({
+      ...NEW_CLASS,
       id: `s${s}c${c}`,
       name: `Class ${s}-${c}`,
       learnerIds: learners.slice(c * CLASS, (c + 1) * CLASS).map((l) => l.id),
@@ -129,24 +132,11 @@ export function term(times: number, { learners: many = LEARNERS, handOuts = ALL 
     for (const h of handOuts) {
       const f = families[h % ACTIVITIES] as Family;
       const plan: HandOut = {
-        id: `s${s}h${h}`,
-        familyId: f.id,
-        createdAt: AT,
-        title: `Work ${h} of school ${s}`,
-        way: 'one-each',
-        note: '',
+        ...newHandOut({ id: `s${s}h${h}`, familyId: f.id, createdAt: AT, title: `Work ${h} of school ${s}` }),
         classIds: classes.map((c) => c.id),
-        groupIds: [],
-        learnerIds: [],
         lines: learners.map((l, i) => ({ learnerId: l.id, versionId: `${f.id}v${i % 3}` })),
-        opensAt: null,
-        dueAt: null,
-        lookedAs: [],
-        state: 'draft',
-        givenAt: null,
-        given: {},
       };
-      const given = giveOut(plan, f, { learners, classes, groups: [] }, AT);
+      const given = giveOut(plan, f, { learners, classes, groups: [], audiences: [], today: AT.slice(0, 10) }, AT);
       w.handOuts[plan.id] = given.handOut;
       for (const frozen of given.frozen) w.frozen[frozen.id] = frozen;
       const blocks = (f.revisions[0]?.content.pages ?? []).flatMap((p) => p.blocks.filter((b) => 'prompt' in b));

@@ -13,6 +13,8 @@ export const COLLECTIONS = [
   'comforts',
   'classes',
   'groups',
+  'audiences',
+  'rosters',
   'handOuts',
   'frozen',
   'copies',
@@ -30,7 +32,7 @@ export const INDEX_NAMES = ['familyHeads', 'handOutHeads', 'states', 'door', 'sl
 export type IndexName = (typeof INDEX_NAMES)[number];
 
 /** Format number of all that is kept: of a backup, and of the records in the browser. */
-export const WORKSPACE_FORMAT = 5;
+export const WORKSPACE_FORMAT = 6;
 
 const empty = <N extends string>(names: readonly N[]): Record<N, Record<string, never>> =>
   Object.fromEntries(names.map((n) => [n, {}])) as Record<N, Record<string, never>>;

@@ -31,7 +31,7 @@ export * from './keep/packed-ids';
 export { mended, type Repaired } from './keep/repair';
 export * from './keep/work-changes';
 export * from './kept';
-export * from './learners/learner';
+export * from './learners/comfort';
 export * from './work/answer';
 export * from './work/copy';
 export { z } from './zod';

@@ -27,14 +27,7 @@ export { proposeWords } from './adjust/word-bank';
 export { type AskedObjective, askedObjectives } from './bank/asked';
 export { assetsHeld, assetsOfFamily, AssetUses, assetUses } from './bank/assets';
 export * from './bank/bank';
-export {
-  audienceOf,
-  type Audience as HandOutAudience,
-  type Band,
-  bandsOf,
-  classOf,
-  type People,
-} from './assign/audience';
+export { type Band, bandsOf, type Recipients, recipientsOf } from './assign/recipients';
 export { type Check, coverage } from './assign/coverage';
 export { type Finding, lookOver } from './assign/look-over';
 export { freeze, freezeFor } from './assign/freeze';
@@ -60,7 +53,14 @@ export { base64, fromBase64 } from './formats/base64';
 export { type AdjustmentFile, readAdjustments, writeAdjustments } from './formats/adjustment-file';
 export { namesPassedOn, readFamily, unsoundIn, writeFamily } from './formats/family-file';
 export { calledNames, namesIn } from './learners/names';
-export { SUPPORTS, type Support } from './learners/supports';
+export * from './learners/audience';
+export * from './learners/days';
+export * from './learners/learner';
+export * from './learners/grouping';
+export * from './learners/levels';
+export * from './learners/people';
+export { ROSTER_ID, type RosterReading } from './learners/roster-reading';
+export * from './learners/supports';
 export {
   alignedItems,
   learnersWith,

@@ -3,7 +3,11 @@ import { familySchema } from './activity/family-schema';
 import { frozenSchema, handOutSchema } from './assign/hand-out';
 import { removedSchema } from './keep/removed';
 import { assetSchema, listedObjectiveSchema, templateSchema } from './kept';
-import { classSchema, groupSchema, keptComfortSchema, learnerSchema } from './learners/learner';
+import { namedAudienceSchema } from './learners/audience';
+import { keptComfortSchema } from './learners/comfort';
+import { learnerSchema } from './learners/learner';
+import { classSchema, groupSchema } from './learners/people';
+import { rosterReadingSchema } from './learners/roster-reading';
 import { recipeSchema } from './recipe/recipe';
 import { copySchema, markingSchema } from './work/copy';
 import type { CollectionName } from './collections';
@@ -17,6 +21,8 @@ export const recordSchemas = {
   comforts: keptComfortSchema,
   classes: classSchema,
   groups: groupSchema,
+  audiences: namedAudienceSchema,
+  rosters: rosterReadingSchema,
   handOuts: handOutSchema,
   frozen: frozenSchema,
   copies: copySchema,

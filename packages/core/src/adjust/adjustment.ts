@@ -2,19 +2,10 @@ import { z } from '../zod';
 import type { Content, Page } from '../activity/activity';
 import { type Id, idSchema } from '../activity/block';
 import type { Block } from '../activity/blocks';
+import { type Category } from './category';
 import { type Edit, invertEdit, type Sheet } from './sheet';
 
-/** The practice category an adjustment belongs to, as plans and reviews ask for it. */
-export const categorySchema = z.enum([
-  'presentation',
-  'response',
-  'timing',
-  'setting',
-  'content',
-  'support',
-  'challenge',
-]);
-export type Category = z.infer<typeof categorySchema>;
+export { type Category } from './category';
 
 /** Accommodation: another way to the same objective. Modification: something else is asked. Addition: more is asked. */
 export const judgementSchema = z.enum(['accommodation', 'modification', 'addition']);

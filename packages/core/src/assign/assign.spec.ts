@@ -1,5 +1,6 @@
 import { personalValues } from '../learners/learner';
 import { describe, expect, it } from '@jest/globals';
+import { peopleIn } from '../learners/people';
 import fc from 'fast-check';
 import { type Content, itemsOf } from '../activity/activity';
 import { type Block, isItem } from '../activity/blocks';
@@ -7,7 +8,7 @@ import { type Family, latest } from '../activity/family';
 import { demoWorkspace } from '../demo/index';
 import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
 import { listOf } from '../collections';
-import { bandsOf } from './audience';
+import { bandsOf } from './recipients';
 import { coverage } from './coverage';
 import { freeze, freezeFor } from './freeze';
 import { giveOut } from './give-out';
@@ -17,7 +18,7 @@ import { suggest } from './suggest';
 
 const NOW = '2026-11-24T09:00';
 const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));
-const people = { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
+const people = peopleIn(w, '2026-11-24');
 const pool = w.families['rock-pool'] as Family;
 const survey = { ...(w.handOuts['h-survey'] as HandOut), state: 'draft' as const, dueAt: null };
 const codes = (h: HandOut, family = pool) => coverage(h, family, people, NOW).map((c) => c.code);

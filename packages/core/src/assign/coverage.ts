@@ -5,11 +5,12 @@ import { type PersonalFields, personalFieldsIn, saidOtherwise } from '../adjust/
 import type { Adjustment } from '../adjust/registry';
 import { derive } from '../derive/derive';
 import { type Learner, personalValues } from '../learners/learner';
+import { classOf, type People } from '../learners/people';
 import { givesAway } from '../adjust/judging';
 import { pendingUpkeep } from '../upkeep/resolve';
 import { asSentence } from '../spaces';
 import { waits } from '../upkeep/upkeep';
-import { audienceOf, classOf, type People } from './audience';
+import { recipientsOf } from './recipients';
 import type { HandOut } from './hand-out';
 
 /** 'mend' must be put right before giving out; 'confirm' may be as the teacher wants it. */
@@ -49,7 +50,7 @@ const isFill = (a: Adjustment): a is PersonalFields => a.kind === 'personal-fiel
 
 /** Everything that is wrong or unusual about a hand-out. `now` is local, 'yyyy-MM-ddTHH:mm'. */
 export function coverage(handOut: HandOut, family: Family, people: People, now: string): Check[] {
-  const audience = audienceOf(handOut, people);
+  const audience = recipientsOf(handOut, people);
   const inIt = new Set(audience.map((l) => l.id));
   const linesOf = (id: Id) => handOut.lines.filter((l) => l.learnerId === id);
   const checks: Check[] = [];

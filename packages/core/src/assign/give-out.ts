@@ -1,7 +1,8 @@
 import type { Id } from '../activity/block';
 import type { Family } from '../activity/family';
 import { personalValues } from '../learners/learner';
-import { audienceOf, classOf, type People } from './audience';
+import { classOf, type People } from '../learners/people';
+import { recipientsOf } from './recipients';
 import { type Freezing, freezing } from './freeze';
 import type { Frozen, Given, HandOut } from './hand-out';
 
@@ -17,7 +18,7 @@ export function giveOut(
 ): { handOut: HandOut; frozen: Frozen[] } {
   const made = new Map<Id | null, Freezing>();
   const given: Record<string, Given> = {};
-  for (const learner of audienceOf(handOut, people)) {
+  for (const learner of recipientsOf(handOut, people)) {
     const line = handOut.lines.find((l) => l.learnerId === learner.id);
     if (!line) continue;
     let one = made.get(line.versionId);

@@ -54,6 +54,7 @@ export const handOutSchema = z.object({
   classIds: z.array(idSchema),
   groupIds: z.array(idSchema),
   learnerIds: z.array(idSchema),
+  audienceIds: z.array(idSchema).default([]),
   lines: z.array(lineSchema),
   /** Local date and time, 'yyyy-MM-ddTHH:mm'; null opens at once, or is due never. */
   opensAt: z.string().nullable(),
@@ -66,6 +67,24 @@ export const handOutSchema = z.object({
   given: z.record(idSchema, givenSchema),
 });
 export type HandOut = z.infer<typeof handOutSchema>;
+
+/** A plan in which nothing is said yet. `createdAt` is an ISO instant. */
+export const newHandOut = (of: Pick<HandOut, 'id' | 'familyId' | 'title' | 'createdAt'>): HandOut => ({
+  ...of,
+  way: 'one-each',
+  note: '',
+  classIds: [],
+  groupIds: [],
+  learnerIds: [],
+  audienceIds: [],
+  lines: [],
+  opensAt: null,
+  dueAt: null,
+  lookedAs: [],
+  state: 'draft',
+  givenAt: null,
+  given: {},
+});
 
 /** Draft, scheduled (given out, opening later), given out. `now` in the form of `opensAt`. */
 export function handOutState(h: Pick<HandOut, 'state' | 'opensAt'>, now: string): 'draft' | 'scheduled' | 'given out' {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { peopleIn } from '../learners/people';
 import { freshItem } from '../activity/block';
 import type { Block } from '../activity/blocks';
 import { type Family, latest, type Version } from '../activity/family';
@@ -12,11 +13,7 @@ import type { HandOut } from './hand-out';
 import { lookOver } from './look-over';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24));
-const people = {
-  learners: Object.values(demo.learners),
-  classes: Object.values(demo.classes),
-  groups: Object.values(demo.groups),
-};
+const people = peopleIn(demo, '2026-11-24');
 const pool = demo.families['rock-pool'] as Family;
 const survey = demo.handOuts['h-survey'] as HandOut;
 const [, page] = latest(pool).content.pages;

@@ -6,7 +6,8 @@ import { derive } from '../derive/derive';
 import { audienceOfHeading } from '../intake/teacher-label';
 import { calledNames, namesIn } from '../learners/names';
 import { plainWords } from '../work/match-words';
-import { audienceOf, type People } from './audience';
+import type { People } from '../learners/people';
+import { recipientsOf } from './recipients';
 import type { HandOut } from './hand-out';
 import { isLearners, learnerSheet } from './learner-sheet';
 
@@ -71,7 +72,7 @@ function looksLikeAnswers(line: string, heads: boolean): 'a part for the teacher
  * answer part, names of versions and of other learners. Nothing found is what the plan may promise.
  */
 export function lookOver(plan: HandOut, family: Family, people: People): Finding[] {
-  const audience = audienceOf(plan, people);
+  const audience = recipientsOf(plan, people);
   const given = new Map<Id | null, Set<Id>>();
   for (const l of audience)
     for (const line of plan.lines)

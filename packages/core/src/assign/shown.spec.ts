@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { peopleIn } from '../learners/people';
 import { type Family, versionOf } from '../activity/family';
 import { recordInPlace } from '../adjust/record';
 import { demoWorkspace } from '../demo/index';
@@ -118,11 +119,7 @@ describe('personal fields', () => {
     const asked: Done = { did: 'words', blockId: 'rp-q9', field: 'prompt', text: 'What would [pet] do, [name]?' };
     const version = recordInPlace(pool, 'rp-core', asked, stamp);
     const family = { ...pool, versions: pool.versions.map((v) => (v.id === 'rp-core' ? version : v)) };
-    const people = {
-      learners: Object.values(demo.learners),
-      classes: Object.values(demo.classes),
-      groups: Object.values(demo.groups),
-    };
+    const people = peopleIn(demo, '2026-11-24');
     const base = demo.handOuts['h-survey'];
     const who = people.learners.find((l) => l.id === 'l-jory');
     if (!base || !who) throw new Error('the demo changed');

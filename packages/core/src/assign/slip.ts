@@ -1,3 +1,4 @@
+import { comfortSchema } from '../learners/comfort';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
@@ -35,7 +36,12 @@ export const slippedSchema = z.strictObject({
 export type Slipped = z.infer<typeof slippedSchema>;
 
 /** A learner's slip: all that was given to them, by hand-out. The desk reads it and nothing of the teacher's. */
-export const slipSchema = z.strictObject({ id: idSchema, works: z.record(idSchema, slippedSchema) });
+export const slipSchema = z.strictObject({
+  id: idSchema,
+  works: z.record(idSchema, slippedSchema),
+  /** How the desk looks until the learner sets it otherwise; null as usual. */
+  comfort: comfortSchema.nullable().default(null),
+});
 export type Slip = z.infer<typeof slipSchema>;
 
 export function slipped(

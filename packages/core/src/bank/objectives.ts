@@ -1,6 +1,6 @@
 import { z } from '../zod';
 import type { Id } from '../activity/block';
-import type { BadLine } from '../formats/class-list';
+import type { BadLine } from '../formats/csv-lines';
 import { csvLines } from '../formats/csv-lines';
 import { placesOf, Problem } from '../formats/problem';
 import type { ListedObjective } from '../workspace';

@@ -3,13 +3,14 @@ import { sha256 } from '@noble/hashes/sha256';
 import { strToU8 } from 'fflate';
 import type { Id } from '../activity/block';
 import type { Family } from '../activity/family';
+import { peopleIn } from '../learners/people';
 import { giveOut } from '../assign/give-out';
-import type { HandOut } from '../assign/hand-out';
+import { type HandOut, newHandOut } from '../assign/hand-out';
 import { fromBase64 } from '../formats/base64';
 import type { Asset, Workspace } from '../workspace';
 import { clockAt } from './build';
 import { puncture, rightBus } from './bus-and-bike';
-import { CLASSES, COMFORTS, GROUPS, LEARNERS } from './people';
+import { CLASSES, peopleAt } from './people';
 import { busTiers } from './bus-tiers';
 import { punctureTiers } from './bike-tiers';
 import { personalPacket } from './packet';
@@ -20,37 +21,21 @@ import { correctedRockPool, rockPool } from './rock-pool';
 import { copiesOf, markingsOf } from './survey-work';
 import { HARBOUR_VOICE } from './voice';
 
-const people = { learners: LEARNERS, classes: CLASSES, groups: GROUPS };
-
 function asset(name: string, mime: Asset['mime'], bytes: Uint8Array): Asset {
   return { id: `sha256-${bytesToHex(sha256(bytes))}`, mime, name, data: bytes };
 }
 const pictureAsset = (name: string, svg: string): Asset => asset(name, 'image/svg+xml', strToU8(svg));
 
-const blankHandOut = (id: Id, family: Family, title: string, createdAt: string): HandOut => ({
-  id,
-  familyId: family.id,
-  createdAt,
-  title,
-  way: 'one-each',
-  note: '',
-  classIds: [],
-  groupIds: [],
-  learnerIds: [],
-  lines: [],
-  opensAt: null,
-  dueAt: null,
-  lookedAs: [],
-  state: 'draft',
-  givenAt: null,
-  given: {},
-});
+const blankHandOut = (id: Id, family: Family, title: string, createdAt: string): HandOut =>
+  newHandOut({ id, familyId: family.id, title, createdAt });
 
 const lines = (versionId: Id, ...names: string[]) => names.map((n) => ({ learnerId: `l-${n}`, versionId }));
 
 /** Kelp Bay School, as it stands some weeks into the term. Dates are laid around `nowMs`. */
 export function demoWorkspace(nowMs: number): Workspace {
   const clock = clockAt(nowMs);
+  const who = peopleAt(clock);
+  const people = peopleIn(who, clock.local(0));
   const assets = [
     pictureAsset('rock-pool.svg', ROCK_POOL),
     pictureAsset('bus-stop.svg', BUS_STOP),
@@ -142,10 +127,8 @@ export function demoWorkspace(nowMs: number): Workspace {
       bike,
       personalPacket(quayMarket, [firstPool, bike], clock),
     ]),
-    learners: byId(LEARNERS),
-    comforts: byId(COMFORTS),
-    classes: byId(CLASSES),
-    groups: byId(GROUPS),
+    ...who,
+    rosters: {},
     handOuts: byId([given.handOut, onBus.handOut, atMarket.handOut, bikePlan]),
     frozen: byId([...given.frozen, ...onBus.frozen, ...atMarket.frozen]),
     copies: byId(copies),
@@ -157,3 +140,4 @@ export function demoWorkspace(nowMs: number): Workspace {
     removed: {},
   };
 }
+export { schoolOn } from './school';

@@ -24,3 +24,9 @@ export function csvLines(text: string): CsvLine[] {
     .slice(said ? 1 : 0)
     .filter(({ cells }) => cells.some((c) => c !== ''));
 }
+
+/** A line that cannot be taken, and why. */
+export interface BadLine {
+  readonly line: number;
+  readonly why: string;
+}

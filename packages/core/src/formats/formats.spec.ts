@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { demoWorkspace } from '../demo/index';
 import { readBackup, writeBackup } from './backup';
-import { mapClassList, readClassTable } from './class-list';
+import { dateOrderOf, mapClassList, readClassTable, readDate, sayLines } from './class-list';
 import { Problem } from './problem';
 
 const workspace = demoWorkspace(Date.UTC(2026, 10, 24));
@@ -56,9 +56,9 @@ describe('backup', () => {
 
   it('names the record and the field that cannot be right, and takes nothing', () => {
     const p = problem(() =>
-      readBackup(changed('learners/0001.json', (t) => t.replace('"readingGrade":3.2', '"readingGrade":"high"'))),
+      readBackup(changed('learners/0001.json', (t) => t.replace('"value":3.2', '"value":"high"'))),
     );
-    expect(p.details.join()).toMatch(/learners, record 1: needs › readingGrade/);
+    expect(p.details.join()).toMatch(/learners, record 1: needs › levels/);
     const fewer = problem(() => readBackup(changed('groups/0001.json', () => '[]')));
     expect(fewer.details.join()).toMatch(/groups: 0 records, where the manifest counts 4/);
     const twice = problem(() =>
@@ -94,26 +94,53 @@ describe('class list', () => {
   ])('reads %s', (_, text) => {
     const t = readClassTable(text);
     expect([t.headers, t.guess]).toEqual([['Pupil', 'Form'], { name: 0, class: 1 }]);
-    expect(mapClassList(t, t.guess, '').learners.map((l) => l.class)).toEqual(['4B']);
+    expect(mapClassList(t, t.guess, '').learners.map((l) => l.classes)).toEqual([['4B']]);
   });
 
   it('takes the good lines and names every bad one', () => {
     const list = mapClassList(table, table.guess, '');
     expect(list.learners.map((l) => [l.name, l.readingGrade])).toEqual([['Brea K.', 3.5]]);
-    expect(list.bad.map((b) => `${b.line}: ${b.why.slice(0, 30)}`)).toEqual([
-      '4: There is no name.',
-      '5: “99” is no reading level: it m',
-      '6: Brea K. stands on line 2 alrea',
-      '7: It has 4 columns, where the fi',
+    expect(list.bad.map((b) => `${b.lines.join()}: ${b.why.slice(0, 30)} ${b.examples.join()}`)).toEqual([
+      '4: There is no name. ',
+      '5: The reading level is none: it  99',
+      '6: The same learner stands in the Brea K.',
+      '7: There are more columns than th Endel',
     ]);
     expect(() => mapClassList(table, {}, '')).toThrow(/column that holds the names/);
   });
 
-  it('knows only the supports there are', () => {
-    const t = readClassTable('Name,Supports\nA,word bank; Hints\nB,magic\n');
-    const list = mapClassList(t, t.guess, 'Class');
-    expect(list.learners[0]?.supports).toEqual(['word bank', 'hints']);
-    expect(list.bad[0]?.why).toContain('“magic”');
+  it('says once what is wrong with many lines', () => {
+    const rows = Array.from({ length: 40 }, (_, i) => `Pupil ${i},2016-13-0${i % 10}`).join('\n');
+    const t = readClassTable(`Name,Born\n${rows}\nBrea,2016-04-09\n`);
+    const { bad, learners } = mapClassList(t, t.guess, '4B');
+    expect([bad.length, bad[0]?.lines.length, bad[0]?.examples.length, learners.length]).toEqual([1, 40, 3, 1]);
+    expect(sayLines(bad[0]?.lines ?? [])).toBe('Lines 2, 3, 4, 5, 6, 7 and 34 more');
+    expect([sayLines([4]), sayLines([4, 9])]).toEqual(['Line 4', 'Lines 4 and 9']);
+  });
+
+  it('keeps supports as they are written, known ones in their own form', () => {
+    const t = readClassTable('Name,Supports\nA,word bank; Hints\nB,sits by the window\n');
+    const { learners } = mapClassList(t, t.guess, 'Class');
+    expect(learners.map((l) => l.supports)).toEqual([['word bank', 'hints'], ['sits by the window']]);
+  });
+
+  it('knows somebody in two classes by name and birthday, and two of one name apart', () => {
+    const t = readClassTable('Name,Class,Born\nBrea K.,4B,9.4.2016\nBrea K.,Boats,09.04.2016\nBrea K.,5A,1.1.2015\n');
+    const { learners } = mapClassList(t, t.guess, '');
+    expect(learners.map((l) => [l.birthday, ...l.classes])).toEqual([
+      ['2016-04-09', '4B', 'Boats'],
+      ['2015-01-01', '5A'],
+    ]);
+  });
+
+  it.each([
+    [['03/04/2016', '23/04/2016'], 'day first', '2016-04-03'],
+    [['03/04/2016', '04/23/2016'], 'month first', '2016-03-04'],
+    [['03/04/2016'], undefined, '2016-04-03'],
+    [['2016-04-03'], undefined, '2016-04-03'],
+  ] as const)('dates %j are written %s', (cells, order, first) => {
+    expect(dateOrderOf(cells)).toBe(order);
+    expect(readDate(cells[0], order ?? 'day first')).toBe(first);
   });
 
   it('leaves out what a card or a class has no room for, and says why', () => {

@@ -2,6 +2,8 @@ import { contentAddress } from '../activity/fingerprint';
 import { FAMILY_FORMAT } from '../activity/family-schema';
 import { type Swatch, swatchFrom } from '../activity/swatch';
 import { COLLECTIONS, WORKSPACE_FORMAT } from '../collections';
+import { READING } from '../learners/levels';
+import { categoryOfSupport } from '../learners/supports';
 import { fromBase64 } from './base64';
 import { versionsOnWholePages } from './on-whole-pages';
 
@@ -19,13 +21,22 @@ const STEPS: readonly ((raw: RawCollections) => RawCollections)[] = [
   (raw) => ({ ...raw, templates: [], objectives: [] }),
   (raw) => ({ ...raw, recipes: [] }),
   splitFrozenAndComfort,
-  (raw) => Object.fromEntries(Object.entries(raw).map(([c, list]) => [c, list.map((r) => stepOf(c, 4, r))])),
+  recordsFrom(4),
+  recordsFrom(5),
 ];
+
+function recordsFrom(format: number): (raw: RawCollections) => RawCollections {
+  return (raw) =>
+    Object.fromEntries(Object.entries(raw).map(([c, list]) => [c, list.map((r) => stepOf(c, format, r))]));
+}
 
 /** From format 4 on each record is brought up by itself: steps from a format to the next, by collection. */
 const RECORD_STEPS: Readonly<Record<string, Readonly<Record<number, (record: unknown) => unknown>>>> = {
   // No adjustment speaks of a page that a division made.
   families: { 4: migrateFamily },
+  // A level has a skill, a scale and a day; a support its category and its time.
+  learners: { 5: withLevels },
+  removed: { 5: (r) => (isRaw(r) && r['what'] === 'learner' ? { ...r, learner: withLevels(r['learner']) } : r) },
 };
 const stepOf = (collection: string, from: number, record: unknown): unknown =>
   RECORD_STEPS[collection]?.[from]?.(record) ?? record;
@@ -47,7 +58,7 @@ export function migrateWorkspace(format: number, raw: RawCollections): RawCollec
 /** The collections that a backup of a format holds. */
 export function collectionsAt(format: number): readonly string[] {
   const first = ['families', 'learners', 'classes', 'groups', 'handOuts', 'copies', 'markings', 'assets'];
-  if (format >= 4) return COLLECTIONS;
+  if (format >= 4) return COLLECTIONS.filter((c) => format >= 6 || (c !== 'audiences' && c !== 'rosters'));
   return [...first, ...(format >= 2 ? ['templates', 'objectives'] : []), ...(format >= 3 ? ['recipes'] : [])];
 }
 
@@ -110,6 +121,23 @@ function splitFrozenAndComfort(raw: RawCollections): RawCollections {
     })),
     assets: each(raw['assets'], (a) => ({ ...a, data: bytesIn(a['data']) })),
     removed: [],
+  };
+}
+
+/** Format 5 to 6: a learner's one reading grade is a level in reading, whose day is not known. */
+function withLevels(learner: unknown): unknown {
+  if (!isRaw(learner) || !isRaw(learner['needs'])) return learner;
+  const { readingGrade, supports, ...needs } = learner['needs'];
+  const isKept = readingGrade !== null && readingGrade !== undefined;
+  return {
+    ...learner,
+    needs: {
+      ...needs,
+      levels: isKept ? [{ skill: READING, scale: 'grade', value: readingGrade, on: '' }] : [],
+      supports: Array.isArray(supports)
+        ? supports.map((s: unknown) => (typeof s === 'string' ? { what: s, category: categoryOfSupport(s) } : s))
+        : [],
+    },
   };
 }
 

@@ -1,4 +1,4 @@
-export type { BadLine } from '../formats/class-list';
+export type { BadLine } from '../formats/csv-lines';
 export * from './accept';
 export * from './answer-sheet';
 export { type FoundPicture, readHtml } from './html';

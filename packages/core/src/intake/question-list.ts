@@ -1,6 +1,6 @@
 import { freshItem, type Id } from '../activity/block';
 import type { Block } from '../activity/blocks';
-import { type BadLine } from '../formats/class-list';
+import { type BadLine } from '../formats/csv-lines';
 import { type CsvLine, csvLines } from '../formats/csv-lines';
 import { Problem } from '../formats/problem';
 import { partsAt } from '../spaces';

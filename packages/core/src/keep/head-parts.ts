@@ -40,6 +40,7 @@ export const handOutHeadSchema = z.object({
   classIds: z.array(idSchema),
   groupIds: z.array(idSchema),
   learnerIds: z.array(idSchema),
+  audienceIds: z.array(idSchema).default([]),
   opensAt: z.string().nullable(),
   dueAt: z.string().nullable(),
   state: z.enum(['draft', 'given']),

@@ -64,6 +64,7 @@ export function handOutHead(h: HandOut, frozen: FrozenById): HandOutHead {
     classIds: h.classIds,
     groupIds: h.groupIds,
     learnerIds: h.learnerIds,
+    audienceIds: h.audienceIds,
     opensAt: h.opensAt,
     dueAt: h.dueAt,
     state: h.state,

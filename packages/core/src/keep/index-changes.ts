@@ -2,7 +2,10 @@ import type { Family } from '../activity/family';
 import type { Frozen, HandOut } from '../assign/hand-out';
 import { flapsOf, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
 import { NOTHING_SAID, slipped } from '../assign/slip';
-import type { Learner, SchoolClass } from '../learners/learner';
+import isSame from 'fast-deep-equal';
+import type { Comfort } from '../learners/comfort';
+import type { Learner } from '../learners/learner';
+import type { SchoolClass } from '../learners/people';
 import { type Copy, saidOf } from '../work/copy';
 import { type RecordChange, workPatches } from './work-changes';
 import { type CollectionName, COLLECTIONS, emptyIndex, isRemoved, listOf } from '../collections';
@@ -40,7 +43,13 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
       case 'markings':
         copies.add(c.id);
         break;
-      case 'learners':
+      case 'learners': {
+        door = true;
+        const [was, is] = [c.before as Learner | undefined, c.after as Learner | undefined];
+        const comfort = is?.needs.comfort ?? null;
+        if (!sameComfort(was?.needs.comfort ?? null, comfort)) out.push({ in: 'slips', id: c.id, comfort });
+        break;
+      }
       case 'classes':
         door = true;
         break;
@@ -97,6 +106,8 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
   if (door) out.push({ in: 'door', id: 'door', put: { id: 'door', classes: doorOf(listOf(w.classes), w.learners) } });
   return out;
 }
+
+const sameComfort = (a: Comfort | null, b: Comfort | null): boolean => isSame(a, b);
 
 const goneFrom = (h: HandOut | undefined): Set<string> => new Set(Object.keys(h?.given ?? {}));
 

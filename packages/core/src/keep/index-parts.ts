@@ -2,6 +2,7 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { type Flaps, flapsSchema, type LearnerSheet, learnerSheetSchema } from '../assign/learner-sheet';
 import { type Said, type Slip, type Slipped, slipSchema } from '../assign/slip';
+import type { Comfort } from '../learners/comfort';
 import { countIds, idsIn, packedIdsSchema, packIds } from './packed-ids';
 import { type FamilyHead, familyHeadSchema, type HandOutHead, handOutHeadSchema } from './head-parts';
 import type { IndexName } from '../collections';
@@ -86,6 +87,7 @@ export type IndexPatch =
       readonly id: string;
       readonly works?: Readonly<Record<string, Slipped | null>>;
       readonly said?: Readonly<Record<string, Said>>;
+      readonly comfort?: Comfort | null;
     };
 
 const without = <T>(all: Readonly<Record<string, T>>, set: Readonly<Record<string, T | null>>): Record<string, T> => {
@@ -109,7 +111,8 @@ export function patched(part: unknown, patch: IndexPatch): IndexOf[IndexName] | 
     return { id: patch.id, states: Object.fromEntries(states) };
   }
   if (patch.in === 'slips') {
-    const before = (part as Slip | undefined)?.works ?? {};
+    const slip = part as Slip | undefined;
+    const before = slip?.works ?? {};
     const works = without(before, patch.works ?? {});
     // How something is given says nothing of what was said to it: that stays.
     for (const id of Object.keys(patch.works ?? {})) {
@@ -120,7 +123,7 @@ export function patched(part: unknown, patch: IndexPatch): IndexOf[IndexName] | 
       const work = works[id];
       if (work) works[id] = { ...work, said };
     }
-    return { id: patch.id, works };
+    return { id: patch.id, works, comfort: patch.comfort === undefined ? (slip?.comfort ?? null) : patch.comfort };
   }
   return patch.put;
 }

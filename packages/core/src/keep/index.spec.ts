@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { peopleIn } from '../learners/people';
 import fc from 'fast-check';
 import type { Family } from '../activity/family';
 import { giveOut } from '../assign/give-out';
@@ -15,7 +16,7 @@ import { countHolders, type HandOutHead, holdersOf } from './head-parts';
 import { countStates, type Index, patchedIndex, statesIn } from './index-parts';
 
 const demo = demoWorkspace(Date.UTC(2026, 10, 24, 9));
-const people = { learners: listOf(demo.learners), classes: listOf(demo.classes), groups: listOf(demo.groups) };
+const people = peopleIn(demo, '2026-11-24');
 
 describe('the index', () => {
   it('says what the lists need, and how far everybody is', () => {

@@ -1,7 +1,10 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { versionSchema } from '../activity/family-schema';
-import { comfortSchema, classSchema, groupSchema, learnerSchema } from '../learners/learner';
+import { namedAudienceSchema } from '../learners/audience';
+import { comfortSchema } from '../learners/comfort';
+import { learnerSchema } from '../learners/learner';
+import { classSchema, groupSchema } from '../learners/people';
 import { recipeSchema } from '../recipe/recipe';
 import { listedObjectiveSchema, templateSchema } from '../kept';
 
@@ -41,6 +44,7 @@ export const removedSchema = z.discriminatedUnion('what', [
   }),
   z.object({ ...base, what: z.literal('class'), record: classSchema }),
   z.object({ ...base, what: z.literal('group'), record: groupSchema }),
+  z.object({ ...base, what: z.literal('audience'), record: namedAudienceSchema }),
   z.object({ ...base, what: z.literal('template'), record: templateSchema }),
   z.object({ ...base, what: z.literal('recipe'), record: recipeSchema }),
   z.object({ ...base, what: z.literal('objective'), record: listedObjectiveSchema }),

@@ -1,15 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
+import { classOf, peopleIn } from './people';
 import type { Family } from '../activity/family';
-import { audienceOf, bandsOf, classOf } from '../assign/audience';
+import { bandsOf, recipientsOf } from '../assign/recipients';
 import { giveOut } from '../assign/give-out';
 import { handOutState, type HandOut } from '../assign/hand-out';
 import { CLEARLY_BETTER, suggest } from '../assign/suggest';
 import { demoWorkspace } from '../demo/index';
 import { listOf } from '../collections';
+import { agreed } from './supports';
 import { ageOn, EMPTY_NEEDS, goalOf, type Learner, NO_PERSON, personalValues, personalVersions } from './learner';
 
 const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));
-const people = { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
+const people = peopleIn(w, '2026-11-24');
 const pool = w.families['rock-pool'] as Family;
 const learner = (card: Partial<Learner>): Learner => ({
   ...NO_PERSON,
@@ -56,16 +58,16 @@ describe('what a card gives to personal fields', () => {
 describe('an audience', () => {
   const all = { classIds: ['c-heron', 'c-kestrel'], groupIds: people.groups.map((g) => g.id), learnerIds: ['l-oriel'] };
   it('has every learner once, whatever they are chosen by', () => {
-    const ids = audienceOf(all, people).map((l) => l.id);
+    const ids = recipientsOf(all, people).map((l) => l.id);
     expect(ids.length).toBe(new Set(ids).size);
     expect(ids.length).toBe(23);
-    expect(audienceOf({ classIds: [], groupIds: [], learnerIds: ['nobody'] }, people)).toEqual([]);
+    expect(recipientsOf({ classIds: [], groupIds: [], learnerIds: ['nobody'] }, people)).toEqual([]);
   });
   it('stands under headings, nobody under two and nobody under none', () => {
     const bands = bandsOf(all, people);
     const ids = bands.flatMap((b) => b.learners.map((l) => l.id));
     expect([...ids].sort()).toEqual(
-      audienceOf(all, people)
+      recipientsOf(all, people)
         .map((l) => l.id)
         .sort(),
     );
@@ -79,25 +81,42 @@ describe('an audience', () => {
 });
 
 describe('a suggestion', () => {
-  const one = (needs: Partial<Learner['needs']>) =>
-    suggest(pool, [learner({ needs: { ...EMPTY_NEEDS, ...needs } })])[0];
+  const one = ({
+    supports = [],
+    reads,
+    wantsMore = false,
+  }: {
+    supports?: string[];
+    reads?: number;
+    wantsMore?: boolean;
+  }) =>
+    suggest(pool, [
+      learner({
+        needs: {
+          ...EMPTY_NEEDS,
+          wantsMore,
+          supports: supports.map(agreed),
+          levels: reads === undefined ? [] : [{ skill: 'reading', scale: 'grade', value: reads, on: '' }],
+        },
+      }),
+    ])[0];
   it('for a card that says nothing is the master, and says so', () => {
     expect(one({})).toMatchObject({ versionId: null, reasons: ['nothing on the card asks for more or less'] });
   });
   it('weighs an agreed support against one nobody needs', () => {
-    expect(one({ supports: ['word bank', 'hints', 'short sentences'], readingGrade: 2 })?.versionId).toBe('rp-sup');
-    expect(one({ supports: ['hints'], readingGrade: 7 })?.versionId).toBe('rp-core');
+    expect(one({ supports: ['word bank', 'hints', 'short sentences'], reads: 2 })?.versionId).toBe('rp-sup');
+    expect(one({ supports: ['hints'], reads: 7 })?.versionId).toBe('rp-core');
   });
   it('gives more to those who wish for more, and to nobody else', () => {
-    expect(one({ wantsMore: true, readingGrade: 9 })?.versionId).toBe('rp-ext');
-    expect(one({ readingGrade: 9 })?.versionId).not.toBe('rp-ext');
+    expect(one({ wantsMore: true, reads: 9 })?.versionId).toBe('rp-ext');
+    expect(one({ reads: 9 })?.versionId).not.toBe('rp-ext');
   });
   it('never offers what was made for another learner', () => {
     for (const s of suggest(pool, people.learners))
       if (s.learnerId !== 'l-oriel') expect([...s.betterBy.keys()]).not.toContain('rp-oriel');
   });
   it('says how much better it is than each of the others', () => {
-    const s = one({ supports: ['word bank', 'hints'], readingGrade: 3 });
+    const s = one({ supports: ['word bank', 'hints'], reads: 3 });
     expect(s?.betterBy.get(s.versionId ?? '')).toBe(0);
     expect(s?.betterBy.get('rp-ext')).toBeGreaterThan(CLEARLY_BETTER);
     for (const by of s?.betterBy.values() ?? []) expect(by).toBeGreaterThanOrEqual(0);
@@ -109,7 +128,7 @@ describe('giving out', () => {
   it('gives each learner of the audience one thing, equal ones kept once', () => {
     const { handOut, frozen } = giveOut(survey, pool, people, '2026-11-24T08:00:00.000Z');
     expect(Object.keys(handOut.given).sort()).toEqual(
-      audienceOf(survey, people)
+      recipientsOf(survey, people)
         .map((l) => l.id)
         .sort(),
     );

@@ -2,37 +2,80 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import type { Family } from '../activity/family';
 import type { PersonalValues } from '../adjust/adjustment';
-import { SUPPORTS } from './supports';
+import { comfortSchema } from './comfort';
+import { daySchema } from './days';
+import { levelSchema, levelsNow, SCALES } from './levels';
+import { type SchoolClass } from './people';
+import { agreedSupportSchema, supportsOn } from './supports';
 
-/** A learner's reading settings, kept for them everywhere. Sizes in px, spacing as a factor. */
-export const comfortSchema = z.object({
-  font: z.enum(['hyperlegible', 'lexend', 'serif']).default('hyperlegible'),
-  size: z.number().min(16).max(40).default(19),
-  spacing: z.number().min(1).max(2.5).default(1.5),
-  colours: z.enum(['paper', 'cream', 'mist', 'night']).default('paper'),
+/** A goal of a learner, with what is counted and how much of it is aimed at. */
+export const goalSchema = z.object({
+  id: idSchema,
+  text: z.string().min(1).max(300),
+  /** What is counted: “facts found in a short text, of 4”. */
+  measure: z.string().max(200).default(''),
+  /** How much of it is aimed at; null where it is not said. */
+  target: z.number().min(0).max(100_000).nullable().default(null),
+  /** The day by which. */
+  by: daySchema.default(''),
 });
-export type Comfort = z.infer<typeof comfortSchema>;
-export const PLAIN_COMFORT: Comfort = comfortSchema.parse({});
+export type Goal = z.infer<typeof goalSchema>;
 
-/** A learner's comfort as it is kept, under the learner's id: the desk writes it, the needs card never does. */
-export const keptComfortSchema = z.object({ id: idSchema, comfort: comfortSchema });
-export type KeptComfort = z.infer<typeof keptComfortSchema>;
+/** The parts of a needs card that may be for others to see too. */
+export const CARD_PARTS = [
+  'levels',
+  'supports',
+  'goals',
+  'languages',
+  'interests',
+  'birthday',
+  'works',
+  'avoid',
+  'note',
+] as const;
+export const cardPartSchema = z.enum(CARD_PARTS);
+export type CardPart = z.infer<typeof cardPartSchema>;
 
-export const goalSchema = z.object({ id: idSchema, text: z.string().min(1).max(300) });
+/** Who may see a part of the card: the teacher alone, also those who work with the learner, also the family. */
+export const viewerSchema = z.enum(['teacher', 'team', 'family']);
+export type Viewer = z.infer<typeof viewerSchema>;
 
 export const needsCardSchema = z.object({
-  /** US school grade at which the learner reads with ease, as the formulas count it. */
-  readingGrade: z.number().min(0).max(13).nullable().default(null),
+  /** Levels by skill or objective, with their day; earlier ones stay as they were. */
+  levels: z.array(levelSchema).max(200).default([]),
   languages: z.array(z.string().max(40)).max(10).default([]),
-  supports: z.array(z.enum(SUPPORTS)).default([]),
+  supports: z.array(agreedSupportSchema).max(40).default([]),
   goals: z.array(goalSchema).max(20).default([]),
   interests: z.array(z.string().max(80)).max(20).default([]),
   /** Standard tasks are too easy. */
   wantsMore: z.boolean().default(false),
+  /** What works with this learner, and what is better avoided. */
+  works: z.string().max(1000).default(''),
+  avoid: z.string().max(1000).default(''),
   note: z.string().max(1000).default(''),
+  /** How the desk looks until the learner sets it otherwise; null as usual. */
+  comfort: comfortSchema.nullable().default(null),
+  /** Parts that others than the teacher may see; those not named are the teacher's alone. */
+  seenBy: z.partialRecord(cardPartSchema, viewerSchema).default({}),
 });
 export type NeedsCard = z.infer<typeof needsCardSchema>;
 export const EMPTY_NEEDS: NeedsCard = needsCardSchema.parse({});
+
+/** Whether a part of a card is for somebody to see: the team sees what the family may, and the teacher sees all. */
+export function maySee(needs: Pick<NeedsCard, 'seenBy'>, part: CardPart, viewer: Viewer): boolean {
+  if (viewer === 'teacher') return true;
+  const to = needs.seenBy[part] ?? 'teacher';
+  return to === 'family' || (to === 'team' && viewer === 'team');
+}
+
+/** The card as somebody may see it: what they may not is empty. */
+export function cardFor(needs: NeedsCard, viewer: Viewer): NeedsCard {
+  const kept = (['levels', 'supports', 'goals', 'languages', 'interests', 'works', 'avoid', 'note'] as const).filter(
+    (part) => maySee(needs, part, viewer),
+  );
+  const seen = Object.fromEntries(kept.map((part) => [part, needs[part]]));
+  return { ...EMPTY_NEEDS, ...seen, seenBy: needs.seenBy };
+}
 
 export const learnerSchema = z.object({
   id: idSchema,
@@ -40,30 +83,17 @@ export const learnerSchema = z.object({
   /** What the learner is called, where it is not the first name. */
   chosenName: z.string().max(80).default(''),
   /** ISO date; empty where it is not known. */
-  birthday: z.union([z.iso.date(), z.literal('')]).default(''),
+  birthday: daySchema.default(''),
   /** Fields the teacher has defined, by name. */
   fields: z.record(z.string().min(1).max(40), z.string().max(80)).default({}),
+  /** The school's own id for them, where they came from its list. */
+  rosterId: z.string().max(255).default(''),
   needs: needsCardSchema,
 });
 export type Learner = z.infer<typeof learnerSchema>;
 
-export const classSchema = z.object({
-  id: idSchema,
-  name: z.string().min(1).max(80),
-  learnerIds: z.array(idSchema).max(2000),
-});
-export type SchoolClass = z.infer<typeof classSchema>;
-
-export const groupSchema = z.object({
-  id: idSchema,
-  name: z.string().min(1).max(80),
-  purpose: z.string().max(200).default(''),
-  learnerIds: z.array(idSchema).max(2000),
-});
-export type Group = z.infer<typeof groupSchema>;
-
 /** What a learner's card holds before anything is written on it. */
-export const NO_PERSON = { chosenName: '', birthday: '', fields: {} };
+export const NO_PERSON = { chosenName: '', birthday: '', fields: {}, rosterId: '' };
 
 /** Whole years between a birthday and a day, both ISO dates. */
 export function ageOn(birthday: string, day: string): number {
@@ -98,3 +128,10 @@ export const goalOf = (learners: readonly Learner[], goalId: string) =>
 /** Versions made for one learner. */
 export const personalVersions = (family: Family, learnerId: string) =>
   family.versions.filter((v) => v.learnerId === learnerId);
+
+/** A card in short, as lists and plans say it on a day (ISO): levels, supports in force, and the wish for more. */
+export const cardInShort = (needs: NeedsCard, today: string): string[] => [
+  ...levelsNow(needs.levels).map((l) => `${l.skill} ${SCALES[l.scale].says(l.value)}`),
+  ...supportsOn(needs.supports, today),
+  ...(needs.wantsMore ? ['wants more'] : []),
+];

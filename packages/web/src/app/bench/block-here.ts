@@ -9,6 +9,7 @@ import {
   pictureIn,
   wordsAt,
   wordsIn,
+  readingGrade,
 } from '@lorvet/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { ButtonDirective } from 'primeng/button';
@@ -77,7 +78,7 @@ export class BlockHere {
     const whom = s.version.learnerId ? [s.version.learnerId] : this.view.given();
     const grades = learners
       .filter((l) => whom.includes(l.id))
-      .flatMap((l) => l.needs.readingGrade ?? [])
+      .flatMap((l) => readingGrade(l.needs.levels) ?? [])
       .sort((a, b) => a - b);
     return { field, text, target: grades[Math.floor(grades.length / 2)] ?? null };
   });

@@ -60,7 +60,9 @@ export class DeskSession {
       .flatMap((c) => c.learners)
       .find((l) => l.id === this.learnerId()),
   );
-  readonly comfort = computed<Comfort>(() => this.store.comforts()[this.learnerId()]?.comfort ?? PLAIN_COMFORT);
+  readonly comfort = computed<Comfort>(
+    () => this.store.comforts()[this.learnerId()]?.comfort ?? this.slip()?.comfort ?? PLAIN_COMFORT,
+  );
   private readonly slip = computed(() => this.store.index().slips[this.learnerId()]);
 
   sit(learnerId: string): void {

@@ -18,6 +18,7 @@ import {
   listOf,
   personalValues,
   PLAIN_COMFORT,
+  supportsOn,
 } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
@@ -44,7 +45,7 @@ import { dressParts } from '../ui/preset/dress';
         [name]="learner()?.name ?? ''"
         [teacher]="teacher()"
         [notes]="notes()"
-        [supports]="learner()?.needs?.supports ?? []"
+        [supports]="supports()"
         (answered)="try($event.id, $event.answer)"
         (submitted)="back()"
         (comfortChanged)="tried.set($event)"
@@ -73,8 +74,13 @@ export class LookAs {
 
   private readonly plan = computed(() => this.work.handOuts()[this.handOutId() ?? '']);
   protected readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
+  protected readonly supports = computed(() => supportsOn(this.learner()?.needs.supports ?? [], this.clock.today()));
   protected readonly comfort = computed(
-    () => this.tried() ?? this.work.comforts()[this.learnerId() ?? '']?.comfort ?? PLAIN_COMFORT,
+    () =>
+      this.tried() ??
+      this.work.comforts()[this.learnerId() ?? '']?.comfort ??
+      this.learner()?.needs.comfort ??
+      PLAIN_COMFORT,
   );
   protected readonly ready = inject(Parts).hold(
     () => ({ handOutId: this.handOutId() ?? '', familyId: this.family() ?? '', versionId: this.versionId() ?? '' }),

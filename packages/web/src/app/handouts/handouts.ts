@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { audienceOf, countHolders, countStates, coverage, type HandOut, handOutState, type Id } from '@lorvet/core';
+import { recipientsOf, countHolders, countStates, coverage, handOutState, type Id, newHandOut } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Tooltip } from 'primeng/tooltip';
 import { DIALOG } from '../ui/dialog';
@@ -78,7 +78,7 @@ export class HandOuts {
     const all = this.work.states();
     const familyHeads = this.work.familyHeadsById();
     return this.heads().map((h) => {
-      const learners = h.state === 'draft' ? audienceOf(h, people).length : countHolders(h);
+      const learners = h.state === 'draft' ? recipientsOf(h, people).length : countHolders(h);
       const states = countStates(all[h.id]);
       const parts = [
         ...people.classes.filter((c) => h.classIds.includes(c.id)),
@@ -170,24 +170,12 @@ export class HandOuts {
   protected begin(familyId: string, replaceUrl = false): void {
     const head = this.work.familyHeadsById()[familyId];
     if (!head) return;
-    const handOut: HandOut = {
+    const handOut = newHandOut({
       id: this.clock.newId(),
       createdAt: this.clock.iso(),
       familyId,
       title: head.title,
-      way: 'one-each',
-      note: '',
-      classIds: [],
-      groupIds: [],
-      learnerIds: [],
-      lines: [],
-      opensAt: null,
-      dueAt: null,
-      lookedAs: [],
-      state: 'draft',
-      givenAt: null,
-      given: {},
-    };
+    });
     this.work.dispatch(HandOutActions.planChanged({ handOut, label: `new hand-out “${handOut.title}”` }));
     void this.router.navigate(['/hand-outs', handOut.id], { replaceUrl });
   }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
-  audienceOf,
+  recipientsOf,
   bandsOf,
   type Check,
   coverage,
@@ -13,6 +13,7 @@ import {
   lookOver,
   type Learner,
   versionTree,
+  cardInShort,
 } from '@lorvet/core';
 import { CLEARLY_BETTER, suggest } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
@@ -124,11 +125,11 @@ export class Plan {
   });
   protected readonly audience = computed(() => {
     const plan = this.plan();
-    return plan ? audienceOf(plan, this.people()) : [];
+    return plan ? recipientsOf(plan, this.people()) : [];
   });
   private readonly suggestions = computed(() => {
     const family = this.family();
-    return new Map(family ? suggest(family, this.audience()).map((s) => [s.learnerId, s]) : []);
+    return new Map(family ? suggest(family, this.audience(), this.people().today).map((s) => [s.learnerId, s]) : []);
   });
   protected readonly bands = computed(() => {
     const plan = this.plan();
@@ -230,16 +231,11 @@ export class Plan {
     const differs =
       suggestion &&
       (versions.length !== 1 || (suggestion.betterBy.get(current ?? '') ?? CLEARLY_BETTER) >= CLEARLY_BETTER);
-    const { needs } = learner;
-    const says = [
-      ...(needs.readingGrade === null ? [] : [`reads at ${needs.readingGrade.toFixed(1)}`]),
-      ...needs.supports,
-      ...(needs.wantsMore ? ['wants more'] : []),
-    ].join(' · ');
+    const says = cardInShort(learner.needs, this.people().today).join(' · ');
     return {
       learner,
       versions,
-      says: says || needs.note || 'no needs card yet',
+      says: says || learner.needs.note || 'no needs card yet',
       suggested: differs ? suggestion.versionId : undefined,
       why: differs ? suggestion.reasons.join('; ') : '',
       looked: this.plan()?.lookedAs.includes(learner.id) ?? false,
@@ -262,7 +258,7 @@ export class Plan {
     const plan = this.plan();
     if (!plan) return;
     const next = { ...plan, [kind]: [...ids] };
-    const still = new Set(audienceOf(next, this.people()).map((l) => l.id));
+    const still = new Set(recipientsOf(next, this.people()).map((l) => l.id));
     this.change({ [kind]: [...ids], lines: plan.lines.filter((l) => still.has(l.learnerId)) }, 'whom it is for');
   }
 

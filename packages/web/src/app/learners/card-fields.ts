@@ -11,12 +11,10 @@ interface CardField {
   /** As it stands in the field. */
   show(learner: Learner): string;
   /** What a text in the field would change of a learner, or why it cannot. */
-  read(text: string, learner: Learner, newId: () => string): Read;
+  read(text: string, learner: Learner): Read;
 }
 
 const ROOM = {
-  goal: mostAt(needsCardSchema, 'goals', '*', 'text'),
-  goals: mostAt(needsCardSchema, 'goals'),
   interest: mostAt(needsCardSchema, 'interests', '*'),
   interests: mostAt(needsCardSchema, 'interests'),
   language: mostAt(needsCardSchema, 'languages', '*'),
@@ -28,6 +26,8 @@ export const MOST_IN = {
   name: mostAt(learnerSchema, 'name'),
   chosenName: mostAt(learnerSchema, 'chosenName'),
   note: mostAt(needsCardSchema, 'note'),
+  works: mostAt(needsCardSchema, 'works'),
+  avoid: mostAt(needsCardSchema, 'avoid'),
 };
 
 const parted = (text: string, by: string): string[] =>
@@ -55,31 +55,6 @@ export const CARD_FIELDS = {
               ? `A learner needs a name. “${l.name}” stands until there is another.`
               : 'A learner needs a name.',
           },
-  },
-  readingGrade: {
-    show: (l) => (l.needs.readingGrade === null ? '' : `${l.needs.readingGrade}`),
-    read: (text) => {
-      const grade = text.trim() === '' ? null : Number(text.replace(',', '.'));
-      return grade === null || (grade >= 0 && grade <= 13)
-        ? { needs: { readingGrade: grade } }
-        : { problem: `“${text}” is no reading level. Write a school grade from 0 to 13, such as 3.5.` };
-    },
-  },
-  goals: {
-    show: (l) => l.needs.goals.map((g) => g.text).join('\n'),
-    read: (text, l, newId) => {
-      const lines = parted(text, '\n');
-      const problem = tooMuch(lines, 'goals', ROOM.goal, ROOM.goals);
-      if (problem) return { problem };
-      // A goal that is reworded stays the goal that reasons point to: the one in its place, if its words are gone.
-      const kept = new Set(lines);
-      const goals = lines.map((line, i) => {
-        const same = l.needs.goals.find((g) => g.text === line);
-        const here = l.needs.goals[i];
-        return { id: same?.id ?? (here && !kept.has(here.text) ? here.id : newId()), text: line };
-      });
-      return { needs: { goals } };
-    },
   },
   interests: {
     show: (l) => l.needs.interests.join(', '),
@@ -128,6 +103,14 @@ export const CARD_FIELDS = {
       }
       return { person: { fields: Object.fromEntries(fields) } };
     },
+  },
+  works: {
+    show: (l) => l.needs.works,
+    read: (text) => ({ needs: { works: text.trim() } }),
+  },
+  avoid: {
+    show: (l) => l.needs.avoid,
+    read: (text) => ({ needs: { avoid: text.trim() } }),
   },
   note: {
     show: (l) => l.needs.note,

@@ -16,9 +16,9 @@ describe('a class list', () => {
   it('is shown before anything comes in, every bad line named by its number', async () => {
     const before = names();
     await bring('Name;Class;Reads at\nMorwen P.;Puffin;4.5\n;Puffin;3\nJago T.;Puffin;many\nOriel P.;Heron class;2\n');
-    expect(place.text).toContain('Line 3:');
-    expect(place.text).toContain('Line 4:');
-    expect(place.text).toContain('Line 5: Oriel P. is in Heron class already.');
+    expect(place.text).toContain('Line 3: There is no name.');
+    expect(place.text).toContain('Line 4: The reading level is none');
+    expect(place.text).toContain('Line 5: They are in the class already. (Oriel P. in Heron class)');
     expect(place.text).toContain('Morwen P.');
     expect(names()).toEqual(before);
   });
@@ -30,7 +30,8 @@ describe('a class list', () => {
     expect(names()).toEqual([...before, 'Morwen P.', 'Jago T.']);
     const puffin = place.work.people().classes.find((c) => c.name === 'Puffin');
     expect(puffin?.learnerIds).toHaveLength(2);
-    expect(place.work.people().learners.find((l) => l.name === 'Morwen P.')?.needs.supports).toEqual(['word bank']);
+    const morwen = place.work.people().learners.find((l) => l.name === 'Morwen P.');
+    expect(morwen?.needs.supports.map((s) => s.what)).toEqual(['word bank']);
     await place.undo();
     expect(names()).toEqual(before);
     expect(place.work.people().classes.some((c) => c.name === 'Puffin')).toBe(false);
@@ -41,6 +42,14 @@ describe('a class list', () => {
     await place.choose(/^Name/, 'Pupil');
     await place.choose(/^Class(?! for)/, 'Form');
     expect(await place.has(PartHarness, 'Morwen P.')).toBe(true);
+  });
+
+  it('may be pasted; dates that can be read two ways are asked about', async () => {
+    await place.type(/^Or paste/, 'Name\tClass\tBorn\nMorwen P.\tPuffin\t03/04/2016\n');
+    expect(place.text).toMatch(/3 Apr 2016|Apr 3, 2016/);
+    await place.choose('03/04 is', '4 March');
+    await place.press(/^Bring in 1/);
+    expect(place.work.people().learners.find((l) => l.name === 'Morwen P.')?.birthday).toBe('2016-03-04');
   });
 
   it.each([

@@ -11,7 +11,18 @@ import {
   signal,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { EMPTY_NEEDS, type Group, type Learner, NO_PERSON, type SchoolClass } from '@lorvet/core';
+import {
+  cardInShort,
+  EMPTY_NEEDS,
+  type Group,
+  type Learner,
+  NEW_CLASS,
+  NEW_GROUP,
+  NO_PERSON,
+  READING,
+  readingGrade,
+  type SchoolClass,
+} from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Clock } from '../platform/clock';
@@ -89,23 +100,26 @@ export class Learners {
   );
   protected readonly isGroup = computed(() => this.people().groups.some((g) => g.id === this.part()));
   protected readonly rows = computed<Row[]>(() => {
-    const { learners, classes, groups } = this.people();
+    const { learners, classes, groups, today } = this.people();
     const part = this.shownPart();
     return learners
       .filter((l) => !part || part.learnerIds.includes(l.id))
       .map((l) => ({
         id: l.id,
         name: l.name,
-        class: classes.find((c) => c.learnerIds.includes(l.id))?.name ?? '',
-        grade: l.needs.readingGrade,
+        class: classes
+          .filter((c) => c.learnerIds.includes(l.id))
+          .map((c) => c.name)
+          .join(', '),
+        grade: readingGrade(l.needs.levels) ?? null,
         groups: groups
           .filter((g) => g.learnerIds.includes(l.id))
           .map((g) => g.name)
           .join(', '),
         says:
           [
-            ...l.needs.supports,
-            ...(l.needs.wantsMore ? ['wants more'] : []),
+            // What a learner reads at has a column of its own.
+            ...cardInShort({ ...l.needs, levels: l.needs.levels.filter((x) => x.skill !== READING) }, today),
             ...l.needs.languages.map((x) => `speaks ${x}`),
             ...(l.needs.goals.length ? [`${l.needs.goals.length} goal${l.needs.goals.length === 1 ? '' : 's'}`] : []),
           ].join(' · ') || l.needs.note,
@@ -126,14 +140,15 @@ export class Learners {
   protected readonly homeOf = computed(() => {
     const id = this.card()?.id;
     const { classes, groups } = this.people();
-    const found = classes.find((c) => id !== undefined && c.learnerIds.includes(id))?.id;
-    return {
-      classId: found ?? (this.fresh() && !this.isGroup() ? this.part() : '') ?? '',
-      groupIds: groups
-        .filter((g) => id !== undefined && (g.learnerIds.includes(id) || (this.fresh() && g.id === this.part())))
-        .map((g) => g.id),
-    };
+    const isHere = (part: SchoolClass | Group) =>
+      id !== undefined && (part.learnerIds.includes(id) || (this.fresh() !== null && part.id === this.part()));
+    return { classIds: classes.filter(isHere).map((c) => c.id), groupIds: groups.filter(isHere).map((g) => g.id) };
   });
+
+  /** Objectives that a level can be held by: those of the activities, each once. */
+  protected readonly objectives = computed(() => [
+    ...new Map(this.work.familyHeads().flatMap((f) => f.objectives.map((o) => [o.text, o] as const))).values(),
+  ]);
 
   /** Which sheet is open on a narrow screen. */
   protected readonly sheet = signal<string | null>(null);
@@ -182,7 +197,7 @@ export class Learners {
 
   protected intoClass(classId: string): void {
     const learnerIds = this.several().map((r) => r.id);
-    this.work.dispatch(LearnersActions.learnersPlaced({ learnerIds, classId }));
+    this.work.dispatch(LearnersActions.learnersPlaced({ learnerIds, classId, isIn: true }));
     this.notice.done(`${this.nameOf(classId)}: ${learnerIds.length} put in`, 'One undo takes it back.');
   }
 
@@ -200,11 +215,11 @@ export class Learners {
   /** With the first thing that is written on a new card, there is a learner. */
   private keepFresh(learner: Learner): void {
     const named = { ...learner, name: learner.name || 'New learner' };
-    const { classId, groupIds } = this.homeOf();
+    const { classIds, groupIds } = this.homeOf();
     this.work.dispatch(
       LearnersActions.learnerSaved({
         learner: named,
-        classId: classId || null,
+        classIds,
         groupIds,
         label: `new learner ${named.name}`,
       }),
@@ -223,9 +238,8 @@ export class Learners {
     const id = this.clock.newId();
     if (!name.trim()) return;
     if (kind === 'class')
-      this.work.dispatch(LearnersActions.classSaved({ schoolClass: { id, name: name.trim(), learnerIds: [] } }));
-    else
-      this.work.dispatch(LearnersActions.groupSaved({ group: { id, name: name.trim(), purpose: '', learnerIds: [] } }));
+      this.work.dispatch(LearnersActions.classSaved({ schoolClass: { ...NEW_CLASS, id, name: name.trim() } }));
+    else this.work.dispatch(LearnersActions.groupSaved({ group: { ...NEW_GROUP, id, name: name.trim() } }));
     this.part.set(id);
   }
 

@@ -1,14 +1,15 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { type Learner, listOf } from '@lorvet/core';
+import { type Learner, peopleIn, readingGrade } from '@lorvet/core';
 import { demoWorkspace } from '@lorvet/core/demo';
 import { DemoPlace } from '../testing/demo-place';
 import { withChange } from './card-fields';
 import { NeedsCardForm, type Placed, type Written } from './needs-card';
 
 const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));
-const people = { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
+const people = peopleIn(w, '2026-11-24');
 const oriel = w.learners['l-oriel'] as Learner;
-const LINES = 'x'.repeat(301);
+const READS = 'reading: level';
+const OWN = /^One a line/;
 let place: DemoPlace<NeedsCardForm>;
 let written: Written[];
 let placed: Placed[];
@@ -16,7 +17,7 @@ let placed: Placed[];
 const now = () => written.reduce((l, x) => withChange(l, x.change), oriel);
 async function open(learner = oriel) {
   const opened = await DemoPlace.open(NeedsCardForm, {
-    inputs: { learner, people, classId: 'c-heron', groupIds: ['g-limpets'] },
+    inputs: { learner, people, classIds: ['c-heron'], groupIds: ['g-limpets'] },
   });
   opened.fixture.componentInstance.written.subscribe((x) => {
     written.push(x);
@@ -40,25 +41,22 @@ describe('a needs card', () => {
   });
 
   it('says what is in a field when it is left, and only that', async () => {
-    await place.check('glossary');
     await place.write(/^Interests/, 'crabs, , tide tables ');
-    await place.write(/^Fields of your own/, 'pet: a cat\n bus : 14 ');
+    await place.unfold('Fields of your own');
+    await place.write(/^One a line/, 'pet: a cat\n bus : 14 ');
     await place.write(/^Called/, 'Rio');
-    expect(written.map((x) => x.field)).toEqual(['supports', 'interests', 'own', 'chosenName']);
-    expect(now().needs.supports).toContain('glossary');
+    expect(written.map((x) => x.field)).toEqual(['interests', 'own', 'chosenName']);
     expect(now().needs.interests).toEqual(['crabs', 'tide tables']);
     expect([now().fields, now().chosenName]).toEqual([{ pet: 'a cat', bus: '14' }, 'Rio']);
   });
 
   it('keeps what is pressed where it is: a line about a field comes and goes after the press', async () => {
-    await place.write(/^Reads at grade/, 'four');
-    const says = () => place.text.includes('is no reading level');
+    await place.write(READS, 'four');
+    const says = () => place.text.includes('is no level');
     expect(says()).toBe(true);
-    await place.type(/^Reads at grade/, '4.5');
     document.dispatchEvent(new Event('pointerdown'));
-    await (await place.field('Reads at grade')).leave();
-    await place.rest();
-    expect([says(), now().needs.readingGrade]).toEqual([true, 4.5]);
+    await place.write(READS, '4.5');
+    expect([says(), readingGrade(now().needs.levels)]).toEqual([true, 4.5]);
     document.dispatchEvent(new Event('pointerup'));
     await place.rest();
     expect(says()).toBe(false);
@@ -83,14 +81,14 @@ describe('a needs card', () => {
   });
 
   it.each([
-    [/^Reads at grade/, 'four', '“four” is no reading level. Write a school grade from 0 to 13, such as 3.5.'],
-    [/^Reads at grade/, '-1', '“-1” is no reading level. Write a school grade from 0 to 13, such as 3.5.'],
+    [READS, 'four', '“four” is no level. Write a school grade from 0 to 13, such as 3.5.'],
+    [READS, '-1', '“-1” is no level. Write a school grade from 0 to 13, such as 3.5.'],
     [/^Name/, ' ', `A learner needs a name. “${oriel.name}” stands until there is another.`],
-    [/^Goals/, LINES, `“${'x'.repeat(24)}…” has 301 letters; there is room for 300 in one of the goals.`],
     [/^Interests/, 'a,'.repeat(21), 'There is room for 20 interests; these are 21.'],
-    [/^Fields of your own/, 'no colon', '“no colon” needs a name, a colon and a value, such as “pet: a cat”.'],
-    [/^Fields of your own/, '__proto__: x', '“__proto__” cannot be a field’s name.'],
+    [OWN, 'no colon', '“no colon” needs a name, a colon and a value, such as “pet: a cat”.'],
+    [OWN, '__proto__: x', '“__proto__” cannot be a field’s name.'],
   ])('%s refuses “%.12s” in words and keeps nothing of it', async (label, text, why) => {
+    if (label === OWN) await place.unfold('Fields of your own');
     await place.write(label, text);
     expect(written).toEqual([]);
     expect(place.text).toContain(why);
@@ -98,26 +96,86 @@ describe('a needs card', () => {
     expect(written).toEqual([]);
   });
 
-  it('takes a decimal comma, and nothing for a grade that is not known', async () => {
-    await place.write(/^Reads at grade/, '2,5');
-    expect(now().needs.readingGrade).toBe(2.5);
-    await place.write(/^Reads at grade/, '');
-    expect(now().needs.readingGrade).toBeNull();
+  it('takes a decimal comma; a new level stands beside the one before, and nothing takes the last away', async () => {
+    const before = oriel.needs.levels;
+    await place.write(READS, '2,5');
+    expect(readingGrade(now().needs.levels)).toBe(2.5);
+    expect(now().needs.levels).toEqual([...before, expect.objectContaining({ value: 2.5, scale: 'grade' })]);
+    await place.write(READS, '');
+    expect(readingGrade(now().needs.levels)).toBe(2.8);
+  });
+
+  it('holds levels by skill, each in its own scale', async () => {
+    await place.enter('Another skill or objective', 'spelling');
+    await place.press(/^spelling/);
+    await place.choose('Counted in', 'percent right');
+    await place.write('spelling: level', '65');
+    expect(now().needs.levels.at(-1)).toMatchObject({ skill: 'spelling', scale: 'percent', value: 65 });
+    // Counted otherwise, a level stays within its scale.
+    await place.choose('Counted in', 'school grade');
+    expect(now().needs.levels.at(-1)).toMatchObject({ scale: 'grade', value: 13 });
+  });
+
+  it('what is no level waits until it is mended, also on another card', async () => {
+    await place.write(READS, 'four');
+    const left: string[] = [];
+    place.fixture.componentInstance.left.subscribe((why) => left.push(why));
+    place.fixture.destroy();
+    expect(left).toEqual([expect.stringContaining('“four” is no level')]);
+  });
+
+  it('agrees supports with their time, own ones too, each once', async () => {
+    const before = oriel.needs.supports.length;
+    await place.enter('Agree a support', 'Glossary');
+    await place.enter('Agree a support', 'sits by the window');
+    await place.enter('Agree a support', 'glossary');
+    expect(
+      now()
+        .needs.supports.slice(before)
+        .map((s) => [s.what, s.category]),
+    ).toEqual([
+      ['glossary', 'support'],
+      ['sits by the window', 'support'],
+    ]);
+    await place.press(/^extra time/);
+    await place.write('Days later that work is due', '3');
+    await place.choose('Category', /^setting/);
+    expect(now().needs.supports.find((s) => s.what === 'extra time')).toMatchObject({ days: 3, category: 'setting' });
+    await place.press('Not agreed any more');
+    expect(now().needs.supports.map((s) => s.what)).not.toContain('extra time');
   });
 
   it('keeps goals under their ids, reworded ones too: reasons point to them', async () => {
     const [goal] = oriel.needs.goals;
     if (!goal) throw new Error('no goal');
-    await place.write(/^Goals/, `${goal.text}\nReads a timetable`);
-    const [, second] = now().needs.goals;
-    expect(now().needs.goals[0]).toEqual(goal);
-    await place.write(/^Goals/, `Reads a bus timetable\n${goal.text} soon`);
-    expect(now().needs.goals.map((g) => g.id)).toEqual([goal.id, second?.id]);
+    await place.send('New goal', 'Reads a timetable');
+    await place.press(new RegExp(`^${goal.text}`));
+    await place.write('Goal', 'Finishes two pages');
+    await place.write('What is counted', 'pages');
+    await place.write('Goal', ' ');
+    expect(now().needs.goals.map((g) => [g.text, g.measure])).toEqual([
+      ['Finishes two pages', 'pages'],
+      ['Reads a timetable', ''],
+    ]);
+    expect(now().needs.goals[0]?.id).toBe(goal.id);
+  });
+
+  it('says who may see what, and how the desk looks at first', async () => {
+    await place.unfold('Who may see what');
+    await place.check('Goals: the family');
+    await place.unfold('The desk at first');
+    await place.choose('Letters', 'Wide');
+    expect([now().needs.seenBy.goals, now().needs.comfort?.font]).toEqual(['family', 'lexend']);
+    await place.press('As usual');
+    expect(now().needs.comfort).toBeNull();
   });
 
   it('says class and groups by themselves', async () => {
-    await place.choose(/^Class/, 'none');
+    await place.check('Kestrel class');
     await place.check('Anemones');
-    expect(placed).toEqual([{ classId: null }, { groupId: 'g-anemones', isIn: true }]);
+    expect(placed).toEqual([
+      { classId: 'c-kestrel', isIn: true },
+      { groupId: 'g-anemones', isIn: true },
+    ]);
   });
 });

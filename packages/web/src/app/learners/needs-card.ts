@@ -10,12 +10,12 @@ import {
   output,
   signal,
   untracked,
-  computed,
+  viewChild,
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Id, type Learner, type NeedsCard, type People, SUPPORTS } from '@lorvet/core';
+import { type Id, type Learner, type NeedsCard, type People } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
@@ -24,9 +24,14 @@ import { Clock } from '../platform/clock';
 import { Leaving } from '../platform/leaving';
 import { CheckBox } from '../ui/controls/check';
 import { DateField } from '../ui/controls/date';
-import { SELECT } from '../ui/controls/select';
+import { Fold } from '../ui/controls/fold';
 import { Press } from '../ui/press';
 import { CardDrafts } from './card-drafts';
+import { CardDesk } from './card-desk';
+import { CardGoals } from './card-goals';
+import { CardLevels } from './card-levels';
+import { CardSupports } from './card-supports';
+import { CardViewers } from './card-viewers';
 import { CARD_FIELD_NAMES, CARD_FIELDS, type CardChange, type CardFieldName, MOST_IN, withChange } from './card-fields';
 
 const PAUSE_MS = 500;
@@ -36,7 +41,7 @@ export interface Written {
   readonly field: string;
   readonly change: CardChange;
 }
-export type Placed = { readonly classId: Id | null } | { readonly groupId: Id; readonly isIn: boolean };
+export type Placed = ({ readonly classId: Id } | { readonly groupId: Id }) & { readonly isIn: boolean };
 
 const text = () => new FormControl('', { nonNullable: true });
 
@@ -48,43 +53,34 @@ const text = () => new FormControl('', { nonNullable: true });
   selector: 'lv-needs-card',
   imports: [
     ButtonDirective,
+    CardDesk,
+    CardGoals,
+    CardLevels,
+    CardSupports,
+    CardViewers,
     CheckBox,
     DateField,
+    Fold,
     InputText,
     LucideDynamicIcon,
     NgTemplateOutlet,
     ReactiveFormsModule,
     Textarea,
-    ...SELECT,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './needs-card.html',
-  styles: `
-    .two {
-      display: grid;
-      grid-template-columns: 1fr 110px;
-      gap: 8px;
-    }
-    .two.wide {
-      grid-template-columns: 1fr 1fr;
-    }
-    .wrong {
-      color: var(--madder);
-    }
-    .wrong:empty {
-      display: none;
-    }
-    .foot {
-      margin-top: 8px;
-    }
-  `,
+  styleUrl: './needs-card.css',
 })
 export class NeedsCardForm implements OnInit, OnDestroy {
   readonly learner = input.required<Learner>();
   readonly isNew = input(false);
   readonly people = input.required<People>();
-  readonly classId = input('');
+  readonly classIds = input<readonly string[]>([]);
   readonly groupIds = input<readonly string[]>([]);
+  /** Objectives that a level can be held by. */
+  readonly objectives = input<readonly { readonly id: string; readonly text: string }[]>([]);
+  /** Whether the learner has set the desk as they like it. */
+  readonly hasComfort = input(false);
   readonly written = output<Written>();
   readonly placed = output<Placed>();
   readonly removed = output();
@@ -92,20 +88,20 @@ export class NeedsCardForm implements OnInit, OnDestroy {
   readonly left = output<string>();
 
   private readonly clock = inject(Clock);
+  protected readonly today = this.clock.today;
+  private readonly levels = viewChild.required(CardLevels);
   private readonly drafts = inject(CardDrafts);
-  protected readonly supports = SUPPORTS;
   protected readonly most = MOST_IN;
-  protected readonly agreed = computed(() => new Set(this.learner().needs.supports));
   protected readonly problems = signal<Partial<Record<CardFieldName, string | undefined>>>({});
   protected readonly form = new FormGroup<Record<CardFieldName, FormControl<string>>>({
     name: text(),
-    readingGrade: text(),
-    goals: text(),
     interests: text(),
     languages: text(),
     chosenName: text(),
     birthday: text(),
     own: text(),
+    works: text(),
+    avoid: text(),
     note: text(),
   });
   private readonly press = inject(Press);
@@ -124,7 +120,10 @@ export class NeedsCardForm implements OnInit, OnDestroy {
   }
 
   ngOnInit(): void {
-    for (const [field, typed] of this.drafts.of(this.learner().id)) {
+    const drafts = this.drafts.of(this.learner().id);
+    for (const field of CARD_FIELD_NAMES) {
+      const typed = drafts.get(field);
+      if (typed === undefined) continue;
       this.form.controls[field].setValue(typed, { emitEvent: false });
       this.form.controls[field].markAsDirty();
       this.say(field);
@@ -135,8 +134,9 @@ export class NeedsCardForm implements OnInit, OnDestroy {
     this.sayAll();
     this.stopSaying();
     const wrong = CARD_FIELD_NAMES.filter((f) => this.form.controls[f].dirty);
-    this.drafts.set(this.learner().id, new Map(wrong.map((f) => [f, this.form.controls[f].value])));
-    const [why] = wrong.flatMap((f) => this.problems()[f] ?? []);
+    for (const f of CARD_FIELD_NAMES)
+      this.drafts.put(this.learner().id, f, wrong.includes(f) ? this.form.controls[f].value : undefined);
+    const [why] = [...wrong.flatMap((f) => this.problems()[f] ?? []), ...this.levels().whyWrong()];
     if (why) this.left.emit(why);
   }
 
@@ -144,9 +144,8 @@ export class NeedsCardForm implements OnInit, OnDestroy {
     for (const field of CARD_FIELD_NAMES) this.say(field);
   }
 
-  protected agree(support: NeedsCard['supports'][number], on: boolean): void {
-    const supports = SUPPORTS.filter((s) => (s === support ? on : this.agreed().has(s)));
-    this.emit('supports', { needs: { supports } });
+  protected tellNeeds(field: string, needs: Partial<NeedsCard>): void {
+    this.emit(field, { needs });
   }
 
   protected emit(field: string, change: CardChange): void {
@@ -184,7 +183,7 @@ export class NeedsCardForm implements OnInit, OnDestroy {
   }
 
   private read(field: CardFieldName, typed: string): CardChange | { readonly problem: string } {
-    return CARD_FIELDS[field].read(typed, this.learner(), () => this.clock.newId());
+    return CARD_FIELDS[field].read(typed, this.learner());
   }
 
   /** Whether a change would leave the field as it is shown. */

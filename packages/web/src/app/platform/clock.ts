@@ -1,9 +1,19 @@
-import { Injectable } from '@angular/core';
+import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { nanoid } from 'nanoid';
 
 /** Time and chance, which the core may not make up itself. */
 @Injectable({ providedIn: 'root' })
 export class Clock {
+  private readonly day = signal(this.local().slice(0, 10));
+  /** The local day, as an ISO date: another one once the page is looked at again after midnight. */
+  readonly today = this.day.asReadonly();
+
+  constructor() {
+    const look = () => this.day.set(this.local().slice(0, 10));
+    document.addEventListener('visibilitychange', look);
+    inject(DestroyRef).onDestroy(() => document.removeEventListener('visibilitychange', look));
+  }
+
   iso(): string {
     return new Date().toISOString();
   }

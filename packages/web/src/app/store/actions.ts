@@ -14,9 +14,11 @@ import type {
   InPlace,
   Judgement,
   Learner,
+  NamedAudience,
   NeedsCard,
   ListedObjective,
   Recipe,
+  RosterReading,
   SchoolClass,
   Response,
   Template,
@@ -87,7 +89,7 @@ export const BringActions = createActionGroup({
 
 export interface ImportedLearner {
   readonly learner: Learner;
-  readonly className: string;
+  readonly classNames: readonly string[];
   readonly groupNames: readonly string[];
 }
 
@@ -101,13 +103,26 @@ export const LearnersActions = createActionGroup({
       field: string;
       label: string;
     }>(),
-    /** One or several into a class, or into or out of a group. */
-    'Learners placed': props<
-      { learnerIds: readonly Id[] } & ({ classId: Id | null } | { groupId: Id; isIn: boolean })
-    >(),
-    'Learner saved': props<{ learner: Learner; classId: Id | null; groupIds: readonly Id[]; label: string }>(),
+    /** One or several into or out of a class or a group. */
+    'Learners placed': props<{ learnerIds: readonly Id[]; isIn: boolean } & ({ classId: Id } | { groupId: Id })>(),
+    'Learner saved': props<{
+      learner: Learner;
+      classIds: readonly Id[];
+      groupIds: readonly Id[];
+      label: string;
+    }>(),
     'Class saved': props<{ schoolClass: SchoolClass }>(),
     'Group saved': props<{ group: Group }>(),
+    /** Groups that were made together, in one step. */
+    'Groups made': props<{ groups: readonly Group[] }>(),
+    'Audience saved': props<{ audience: NamedAudience }>(),
+    /** The school's list as it was taken over. */
+    'Roster taken': props<{
+      learners: readonly Learner[];
+      classes: readonly SchoolClass[];
+      reading: RosterReading;
+      label: string;
+    }>(),
     'Class list imported': props<{ list: readonly ImportedLearner[]; stamp: Stamped }>(),
   },
 });

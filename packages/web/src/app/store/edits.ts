@@ -1,6 +1,5 @@
-import { emptyResponse, giveOut, listOf } from '@lorvet/core';
+import { emptyResponse, giveOut, NEW_CLASS, NEW_GROUP, peopleIn } from '@lorvet/core';
 import { many } from '../platform/many';
-import type { KeptDoc } from '../platform/storage/kept-asset';
 import {
   BringActions,
   DeskActions,
@@ -16,8 +15,18 @@ import { DESK_EDITS } from './desk-edits';
 import { changeFamily, coreStamp, edit, type Edit, plain, put } from './edit';
 import { putBack, takeOut, without } from './removals';
 
-function peopleIn(w: KeptDoc) {
-  return { learners: listOf(w.learners), classes: listOf(w.classes), groups: listOf(w.groups) };
+/** Puts a learner into those of these classes or groups that are named, and out of the others. */
+function place(
+  parts: Readonly<Record<string, { id: string; learnerIds: string[] }>>,
+  id: string,
+  into: readonly string[],
+) {
+  for (const part of Object.values(parts)) {
+    const isHere = part.learnerIds.includes(id);
+    const isWanted = into.includes(part.id);
+    if (isHere && !isWanted) part.learnerIds = without(part.learnerIds, id);
+    if (!isHere && isWanted) part.learnerIds.push(id);
+  }
 }
 
 /** What is done at the desk and in the teacher's places. */
@@ -56,18 +65,10 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
 
   edit(LearnersActions.learnerSaved, {
-    run: (doc, { learner, classId, groupIds }) => {
+    run: (doc, { learner, classIds, groupIds }) => {
       put(doc, 'learners', learner);
-      for (const c of Object.values(doc.classes)) {
-        const here = c.learnerIds.includes(learner.id);
-        if (here && c.id !== classId) c.learnerIds = without(c.learnerIds, learner.id);
-        if (!here && c.id === classId) c.learnerIds.push(learner.id);
-      }
-      for (const g of Object.values(doc.groups)) {
-        const here = g.learnerIds.includes(learner.id);
-        if (here && !groupIds.includes(g.id)) g.learnerIds = without(g.learnerIds, learner.id);
-        if (!here && groupIds.includes(g.id)) g.learnerIds.push(learner.id);
-      }
+      place(doc.classes, learner.id, classIds);
+      place(doc.groups, learner.id, groupIds);
     },
     label: (a) => a.label,
     // The rest of a new learner's name, as it is typed.
@@ -85,19 +86,12 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
   edit(LearnersActions.learnersPlaced, {
     run: (doc, placed) => {
+      const part = 'groupId' in placed ? doc.groups[placed.groupId] : doc.classes[placed.classId];
+      if (!part) return;
       for (const id of placed.learnerIds.filter((x) => doc.learners[x])) {
-        if ('groupId' in placed) {
-          const group = doc.groups[placed.groupId];
-          if (!group || group.learnerIds.includes(id) === placed.isIn) continue;
-          if (placed.isIn) group.learnerIds.push(id);
-          else group.learnerIds = without(group.learnerIds, id);
-          continue;
-        }
-        for (const c of Object.values(doc.classes)) {
-          const isHere = c.learnerIds.includes(id);
-          if (isHere && c.id !== placed.classId) c.learnerIds = without(c.learnerIds, id);
-          if (!isHere && c.id === placed.classId) c.learnerIds.push(id);
-        }
+        if (part.learnerIds.includes(id) === placed.isIn) continue;
+        if (placed.isIn) part.learnerIds.push(id);
+        else part.learnerIds = without(part.learnerIds, id);
       }
     },
     label: (a) => {
@@ -113,23 +107,43 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     run: (doc, { group }) => put(doc, 'groups', group),
     label: (a) => `group “${a.group.name}”`,
   }),
+  edit(LearnersActions.groupsMade, {
+    run: (doc, { groups }) => {
+      for (const g of groups) put(doc, 'groups', g);
+    },
+    label: (a) => `make ${many(a.groups.length, 'group')}`,
+  }),
+  edit(LearnersActions.audienceSaved, {
+    run: (doc, { audience }) => put(doc, 'audiences', audience),
+    label: (a) => `audience “${a.audience.name}”`,
+  }),
+  edit(LearnersActions.rosterTaken, {
+    run: (doc, { learners, classes, reading }) => {
+      for (const l of learners) put(doc, 'learners', l);
+      for (const c of classes) put(doc, 'classes', c);
+      put(doc, 'rosters', reading);
+    },
+    label: (a) => a.label,
+  }),
   edit(LearnersActions.classListImported, {
     run: (doc, { list, stamp }) => {
       const { newId } = coreStamp(stamp);
-      for (const { learner, className, groupNames } of list) {
+      for (const { learner, classNames, groupNames } of list) {
         put(doc, 'learners', learner);
-        let home = Object.values(doc.classes).find((c) => c.name === className);
-        if (!home) {
-          const id = newId();
-          doc.classes[id] = { id, name: className, learnerIds: [] };
-          home = doc.classes[id];
+        for (const name of classNames) {
+          let home = Object.values(doc.classes).find((c) => c.name === name);
+          if (!home) {
+            const id = newId();
+            doc.classes[id] = { ...NEW_CLASS, id, name, learnerIds: [] };
+            home = doc.classes[id];
+          }
+          home?.learnerIds.push(learner.id);
         }
-        home?.learnerIds.push(learner.id);
         for (const name of groupNames) {
           let group = Object.values(doc.groups).find((g) => g.name === name);
           if (!group) {
             const id = newId();
-            doc.groups[id] = { id, name, purpose: '', learnerIds: [] };
+            doc.groups[id] = { ...NEW_GROUP, id, name, learnerIds: [] };
             group = doc.groups[id];
           }
           group?.learnerIds.push(learner.id);
@@ -150,9 +164,13 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       const handOut = w.handOuts[id];
       const family = handOut && w.families[handOut.familyId];
       if (!handOut || !family) return;
-      const given = giveOut(handOut, family, peopleIn(w), stamp.at);
+      const given = giveOut(handOut, family, peopleIn(w, stamp.at), stamp.at);
       put(doc, 'handOuts', given.handOut);
       for (const frozen of given.frozen) put(doc, 'frozen', frozen);
+      for (const id of handOut.audienceIds) {
+        const audience = doc.audiences[id];
+        if (audience) audience.usedAt = stamp.at;
+      }
     },
     label: () => 'give out',
   }),

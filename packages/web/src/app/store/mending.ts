@@ -30,7 +30,7 @@ export class Mending {
     await this.parts.during(async (want) => {
       const changes: RecordChange[] = [];
       const sheets: IndexPatch[] = [];
-      const say = (collection: 'families' | 'handOuts' | 'classes', id: string) => {
+      const say = (collection: 'families' | 'handOuts' | 'classes' | 'learners', id: string) => {
         const after = this.doc()[collection][id];
         if (after) changes.push({ collection, id, before: undefined, after });
       };
@@ -44,6 +44,7 @@ export class Mending {
           say('handOuts', id);
         }
         if (kind === 'slips') {
+          say('learners', id);
           for (const head of Object.values(this.index().handOutHeads))
             if (holdersOf(head).includes(id)) {
               await wantWork(head.id, want, this.doc);

@@ -22,6 +22,8 @@ const NAMES: Readonly<Record<CollectionName, string>> = {
   comforts: 'a learner’s comfort',
   classes: 'a class',
   groups: 'a group',
+  audiences: 'an audience',
+  rosters: 'what the school’s list said last',
   handOuts: 'a hand-out',
   frozen: 'an activity as it was given out',
   copies: 'a learner’s work',

@@ -27,6 +27,9 @@ export function takeOut(doc: Doc, removed: Removed): void {
     case 'group':
       delete doc.groups[removed.record.id];
       return;
+    case 'audience':
+      delete doc.audiences[removed.record.id];
+      return;
     case 'template':
       delete doc.templates[removed.record.id];
       return;
@@ -83,6 +86,9 @@ export function putBack(doc: Doc, removed: Removed): void {
       put(doc, 'groups', { ...removed.record, learnerIds });
       return;
     }
+    case 'audience':
+      put(doc, 'audiences', removed.record);
+      return;
     case 'template':
       put(doc, 'templates', removed.record);
       return;

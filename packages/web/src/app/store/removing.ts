@@ -68,6 +68,13 @@ export class Removing {
         ]);
         return { title: g?.name ?? '', says, heavy: given > 0 };
       }
+      case 'audience': {
+        const a = this.work.doc().audiences[id];
+        const planned = this.work
+          .handOutHeads()
+          .filter((h) => h.state === 'draft' && h.audienceIds.includes(id)).length;
+        return { title: a?.name ?? '', says: planned > 0 ? `${many(planned, 'plan')} for it` : '', heavy: planned > 0 };
+      }
       case 'template':
         return { title: this.work.templates()[id]?.name ?? '', says: '', heavy: false };
       case 'recipe':
@@ -218,6 +225,10 @@ export class Removing {
       }
       case 'group': {
         const record = doc.groups[id];
+        return record ? { ...base, what, record } : null;
+      }
+      case 'audience': {
+        const record = doc.audiences[id];
         return record ? { ...base, what, record } : null;
       }
       case 'template': {

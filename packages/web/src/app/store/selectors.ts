@@ -43,14 +43,18 @@ export const selectComforts = collection('comforts');
 const selectLearners = collection('learners');
 const selectClasses = collection('classes');
 const selectGroups = collection('groups');
+const selectAudiences = collection('audiences');
+export const selectRosters = collection('rosters');
 
 export const selectPeople = createSelector(
   selectLearners,
   selectClasses,
   selectGroups,
-  (learners, classes, groups): People => ({
+  selectAudiences,
+  (learners, classes, groups, audiences): Omit<People, 'today'> => ({
     learners: listOf(learners),
     classes: listOf(classes),
     groups: listOf(groups),
+    audiences: listOf(audiences),
   }),
 );

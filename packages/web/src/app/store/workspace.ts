@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, Injector } from '@angular/core';
-import type { Content, Family, Id, InPlace } from '@lorvet/core';
+import type { Content, Family, Id, InPlace, People } from '@lorvet/core';
 import { latest, listOf } from '@lorvet/core/desk';
 import { type Action, Store } from '@ngrx/store';
 import { Clock } from '../platform/clock';
@@ -25,6 +25,7 @@ import {
   selectProblem,
   selectRecipes,
   selectRemoved,
+  selectRosters,
   selectStates,
   selectStatus,
   selectTemplates,
@@ -56,7 +57,9 @@ export class WorkspaceStore {
   readonly recipes = this.store.selectSignal(selectRecipes);
   readonly removed = this.store.selectSignal(selectRemoved);
   readonly comforts = this.store.selectSignal(selectComforts);
-  readonly people = this.store.selectSignal(selectPeople);
+  private readonly everybody = this.store.selectSignal(selectPeople);
+  readonly people = computed((): People => ({ ...this.everybody(), today: this.clock.today() }));
+  readonly rosters = this.store.selectSignal(selectRosters);
   readonly problem = this.store.selectSignal(selectProblem);
   private readonly past = this.store.selectSignal(selectPast);
   private readonly future = this.store.selectSignal(selectFuture);

@@ -232,6 +232,11 @@ export class DemoPlace<T> {
     });
   }
 
+  /** Types, and presses Enter there. */
+  async enter(name: Name, text: string): Promise<void> {
+    await this.acted(FieldHarness, name, (f) => f.enter(text));
+  }
+
   /** Chooses a file for a field. */
   async take(name: Name, file: TextFile): Promise<void> {
     await this.acted(FieldHarness, name, (f) => f.take(file));

@@ -1,4 +1,4 @@
-import { ComponentHarness, HarnessPredicate, type TestElement, type TestKey } from '@angular/cdk/testing';
+import { ComponentHarness, HarnessPredicate, type TestElement, TestKey } from '@angular/cdk/testing';
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 
 export type Name = string | RegExp;
@@ -100,6 +100,12 @@ export class FieldHarness extends NamedHarness {
 
   async key(key: TestKey): Promise<void> {
     await (await this.host()).sendKeys(key);
+  }
+
+  /** As typing and Enter do, where no form is sent by it. */
+  async enter(text: string): Promise<void> {
+    await this.type(text);
+    await (await this.host()).sendKeys(TestKey.ENTER);
   }
 
   /** As a file chosen for it. */

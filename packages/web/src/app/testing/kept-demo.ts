@@ -17,7 +17,7 @@ export const kerra = demo.copies['h-survey.l-kerra'] as Copy;
 
 /** Jory under another name. */
 export const renamed = (name: string) =>
-  LearnersActions.learnerSaved({ learner: { ...jory, name }, classId: 'c-heron', groupIds: [], label: 'x' });
+  LearnersActions.learnerSaved({ learner: { ...jory, name }, classIds: ['c-heron'], groupIds: [], label: 'x' });
 export const textAnswer = (text: string): Answer => ({ kind: 'text', text });
 /** A moment in which what waits gets on. */
 export const rest = () => new Promise((done) => setTimeout(done, 5));

@@ -11,6 +11,7 @@ const NAMES: Readonly<Record<Removed['what'], string>> = {
   learner: 'learner',
   class: 'class',
   group: 'group',
+  audience: 'audience',
   template: 'template',
   recipe: 'recipe',
   objective: 'objective',

@@ -9,6 +9,8 @@ const NAMES: Readonly<Partial<Record<CollectionName, string>>> = {
   learners: 'A learner’s card',
   classes: 'The class',
   groups: 'The group',
+  audiences: 'The audience',
+  rosters: 'What the school’s list said last',
   handOuts: 'The hand-out',
   copies: 'A learner’s work',
   markings: 'Words on a learner’s work',

@@ -21,3 +21,14 @@ export function dayIn(instant: string): string {
   if (Number.isNaN(day.getTime())) return instant;
   return (dayInOwnForm ??= new Intl.DateTimeFormat(navigator.language, { dateStyle: 'medium' })).format(day);
 }
+
+let nearInOwnForm: Intl.DateTimeFormat | undefined;
+/** A day for reading, without the year where it is within half a year of another (ISO): "17 Dec". */
+export function nearDay(day: string, today: string): string {
+  const months =
+    Number(day.slice(0, 4)) * 12 + Number(day.slice(5, 7)) - Number(today.slice(0, 4)) * 12 - Number(today.slice(5, 7));
+  if (Math.abs(months) > 6) return dayIn(day);
+  return (nearInOwnForm ??= new Intl.DateTimeFormat(navigator.language, { day: 'numeric', month: 'short' })).format(
+    parseISO(day),
+  );
+}

@@ -254,6 +254,7 @@ const FIRST_ORDER = {
   learners: 'name',
   classes: 'name',
   groups: 'name',
+  audiences: 'name',
   handOuts: 'givenAt',
   objectives: 'code',
 } as const;

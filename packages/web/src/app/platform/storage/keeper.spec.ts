@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import type { Copy, Family } from '@lorvet/core';
+import { type Copy, type Family, NEW_CLASS } from '@lorvet/core';
 import { boxesWithDemo, dataOf, demo, jory, kerra, renamed, rest, textAnswer } from '../../testing/kept-demo';
 import { FatedBoxes, Tab } from '../../testing/tab';
 import { DeskActions, LearnersActions } from '../../store/actions';
@@ -43,11 +43,11 @@ describe('what is kept', () => {
       const tab = await Tab.open(
         new FatedBoxes(mine, ({ op }) => ((op !== 'set' && op !== 'remove') || left-- > 0 ? 'does' : 'never')),
       );
-      tab.work.dispatch(LearnersActions.classSaved({ schoolClass: { id: 'c-new', name: 'Terns', learnerIds: [] } }));
+      tab.work.dispatch(LearnersActions.classSaved({ schoolClass: { ...NEW_CLASS, id: 'c-new', name: 'Terns' } }));
       tab.work.dispatch(
         LearnersActions.learnerSaved({
           learner: { ...jory, name: 'After' },
-          classId: 'c-new',
+          classIds: ['c-new'],
           groupIds: [],
           label: 'x',
         }),
@@ -89,7 +89,7 @@ describe('what is kept', () => {
   it('is not written where it could not be read again: it stays in memory with a word, until it is mended', async () => {
     const tab = await Tab.open(boxes);
     tab.work.dispatch(renamed('x'.repeat(121)));
-    tab.work.dispatch(LearnersActions.classSaved({ schoolClass: { id: 'c-new', name: 'Terns', learnerIds: [] } }));
+    tab.work.dispatch(LearnersActions.classSaved({ schoolClass: { ...NEW_CLASS, id: 'c-new', name: 'Terns' } }));
     await tab.sync.flush();
     expect(tab.keeper.saved()).toBe(false);
     expect(tab.keeper.refused()).toMatchObject([

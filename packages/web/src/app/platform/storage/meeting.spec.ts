@@ -94,7 +94,7 @@ describe('two tabs', () => {
     mine.work.dispatch(
       LearnersActions.learnerSaved({
         learner: { ...jory, chosenName: 'Jo' },
-        classId: 'c-heron',
+        classIds: ['c-heron'],
         groupIds: [],
         label: 'x',
       }),

@@ -24,6 +24,8 @@ const BOX_OF: Readonly<Record<Kind, BoxName>> = {
   comforts: 'heads',
   classes: 'heads',
   groups: 'heads',
+  audiences: 'heads',
+  rosters: 'lists',
   handOuts: 'bodies',
   frozen: 'bodies',
   copies: 'bodies',

@@ -30,7 +30,7 @@ let made = 0;
   providers: [asControl(() => DateField)],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="id">{{ label() }}</label>
+    <label [for]="id" [class.sr]="hideLabel()">{{ label() }}</label>
     <p-datepicker
       [inputId]="id"
       [formControl]="shown.control"
@@ -64,6 +64,7 @@ let made = 0;
 })
 export class DateField extends OfForm<string> {
   readonly label = input.required<string>();
+  readonly hideLabel = input(false, { transform: booleanAttribute });
   /** What is kept; left out where the field is a control of a form. */
   readonly value = input<string>();
   readonly withTime = input(false, { transform: booleanAttribute });

@@ -1,5 +1,6 @@
 import { definePreset } from '@primeuix/themes';
 import accordion from '@primeuix/themes/aura/accordion';
+import autocomplete from '@primeuix/themes/aura/autocomplete';
 import checkbox from '@primeuix/themes/aura/checkbox';
 import confirmdialog from '@primeuix/themes/aura/confirmdialog';
 import datatable from '@primeuix/themes/aura/datatable';
@@ -24,6 +25,7 @@ import { toast } from './toast';
 /** Tokens of the parts that are used, and of no others: what is not named here has no look and must not be used. */
 const parts = {
   accordion,
+  autocomplete,
   button,
   checkbox,
   confirmdialog,
