@@ -3,6 +3,7 @@ import express, { type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { ROSTER_PATH, schoolRoster } from './school-roster';
 
 /** What a page is put together of. Workers are no parts of a page: they keep to rules of their own, which come with them. */
 const PART = /^\/(?!worker-)(?:media\/)?[\w-]+-[A-Z0-9]{8}\.(?:js|css|woff2)$/;
@@ -61,6 +62,8 @@ export function hubApp(folder: string): Express {
     forPages(req, res, next);
   });
   app.use(compression());
+  // A stand-in for the school's own roster service, beside the application and apart from it.
+  app.use(ROSTER_PATH, schoolRoster());
   // What was pressed when it was built is sent as it is; the rest is pressed on the way.
   app.use(
     expressStaticGzip(folder, {

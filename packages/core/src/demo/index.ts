@@ -140,4 +140,3 @@ export function demoWorkspace(nowMs: number): Workspace {
     removed: {},
   };
 }
-export { schoolOn } from './school';

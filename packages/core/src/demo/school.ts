@@ -51,17 +51,17 @@ function pupils(): Pupil[] {
         home,
       });
     }
-  // What happens, by day: one comes each day, one moves every second, one goes every third.
+  // What happens, by day: one comes each day and stays for good or for some weeks, some move.
   return all.concat(
     Array.from({ length: 366 }, (_, d): Pupil => {
       const day = d + 1;
-      const home = day % 4 === 1 ? 0 : day % BIRDS.length;
+      const home = day % 10 === 0 ? 0 : day % 10 === 5 ? 1 : 2 + (day % (BIRDS.length - 2));
       return {
         id: `kb-new-${day}`,
         given: GIVEN[(day * 5) % GIVEN.length] ?? '',
         family: `${String.fromCharCode(65 + ((day * 3) % 26))}.`,
         from: day,
-        until: day % 3 === 0 ? day + 40 : Infinity,
+        until: day % 3 === 0 ? Infinity : day + 25,
         home,
         ...(day % 2 === 0 ? { moves: { on: day + 9, to: (home + 1) % BIRDS.length } } : {}),
       };

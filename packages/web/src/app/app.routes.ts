@@ -137,6 +137,21 @@ export const routes: Routes = [
         loadComponent: () => import('./learners/learners').then((m) => m.Learners),
       },
       {
+        path: 'learners/groups',
+        title: 'Make groups – Lorvet',
+        loadComponent: () => import('./learners/groups/make-groups').then((m) => m.MakeGroups),
+      },
+      {
+        path: 'learners/school',
+        title: 'The school’s list – Lorvet',
+        loadComponent: () => import('./learners/roster/school-list').then((m) => m.SchoolList),
+      },
+      {
+        path: 'learners/cards/:learnerId',
+        title: 'Needs card – Lorvet',
+        loadComponent: () => import('./learners/seen-card').then((m) => m.SeenCard),
+      },
+      {
         path: 'hand-outs',
         title: 'Hand-outs – Lorvet',
         loadComponent: () => import('./handouts/handouts').then((m) => m.HandOuts),

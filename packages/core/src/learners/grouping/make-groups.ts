@@ -57,6 +57,8 @@ export function* groupingInSteps(
   }
   return kept.map((groups) => {
     const parting = groups.map((g) => g.map((i) => problem.learnerIds[i] as Id));
+    // No place is that of the least: where nobody is kept in theirs, the groups stand in any order.
+    if (Object.keys(problem.kept).length === 0) shuffle(parting, random);
     return { groups: parting, cost: weighGroups(parting, problem) };
   });
 }
@@ -116,8 +118,9 @@ function beginning(problem: GroupingProblem, scales: Scales, random: () => numbe
 
 /** A parting that is changed by swaps and moves, with what it costs kept up: a change costs what two groups hold. */
 class Changing {
-  /** Sums of levels by group and skill. */
+  /** Sums of levels, and of their squares, by group and skill. */
   private readonly sums: readonly Float64Array[];
+  private readonly squares: readonly Float64Array[];
   private pairs = 0;
   private apart: number;
   private readonly wants: number[];
@@ -129,6 +132,9 @@ class Changing {
     readonly groups: number[][],
   ) {
     this.sums = groups.map((g) => Float64Array.from(scales.levels, (xs) => g.reduce((t, i) => t + (xs[i] ?? 0), 0)));
+    this.squares = groups.map((g) =>
+      Float64Array.from(scales.levels, (xs) => g.reduce((t, i) => t + (xs[i] ?? 0) ** 2, 0)),
+    );
     for (const g of groups) this.pairs += scales.pairsIn(g);
     this.apart = uneven(groups);
     this.wants = groups.map((g) => g.reduce((n, i) => n + (scales.beside[i] ?? 0), 0));
@@ -174,22 +180,26 @@ class Changing {
 
   private shift(a: number, b: number, i: number): void {
     const [from, to] = [this.sums[a] as Float64Array, this.sums[b] as Float64Array];
+    const [out, into] = [this.squares[a] as Float64Array, this.squares[b] as Float64Array];
     const { levels } = this.scales;
     for (let s = 0; s < levels.length; s++) {
       const x = (levels[s] as Float64Array)[i] as number;
       from[s] = (from[s] as number) - x;
       to[s] = (to[s] as number) + x;
+      out[s] = (out[s] as number) - x * x;
+      into[s] = (into[s] as number) + x * x;
     }
   }
 
   private cost(): number {
-    let between = 0;
+    let need = 0;
     for (let k = 0; k < this.groups.length; k++) {
       const size = (this.groups[k] as number[]).length;
       const sums = this.sums[k] as Float64Array;
-      if (size) for (let s = 0; s < sums.length; s++) between += (sums[s] as number) ** 2 / size;
+      const squares = this.squares[k] as Float64Array;
+      for (let s = 0; s < sums.length; s++) need += this.scales.needOf(size, sums[s] as number, squares[s] as number);
     }
-    return this.scales.costOf(between, this.pairs, this.unassisted, this.apart);
+    return this.scales.costOf(need, this.pairs, this.unassisted, this.apart);
   }
 }
 
@@ -234,6 +244,14 @@ function* annealed(
     } else now.back(a, b, x, y);
   }
   groups.splice(0, k, ...best);
+}
+
+/** Puts a list into an order of chance (Durstenfeld 1964). */
+function shuffle(list: unknown[], random: () => number): void {
+  for (let i = list.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [list[i], list[j]] = [list[j], list[i]];
+  }
 }
 
 /** How many of the pairs that are together in one of two partings are not in the other, as a share of them. */

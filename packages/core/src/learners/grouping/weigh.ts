@@ -4,7 +4,7 @@ import { type GroupingProblem, type Parting, WEIGHTS, type Wish } from './proble
 
 /** What a parting costs, by what it costs it for, each in its own unit; `total` is what proposals are ordered by. */
 export interface Cost {
-  /** Share of the spread in the skills that is where it should not be, 0 to 1. */
+  /** How far the groups are from alike, or from as mixed as the whole: 0 is not at all, 1 as far as by no grouping. */
   readonly need: number;
   readonly broken: readonly Wish[];
   /** Pairs that were in one group before, counted as often as they were. */
@@ -82,20 +82,31 @@ export class Scales {
     return cost;
   }
 
-  /** What a group adds to the spread between groups: the squares of its sums by its size. */
-  private betweenOf(members: readonly number[]): number {
-    if (members.length === 0) return 0;
-    return this.levels.reduce((all, xs) => {
-      const sum = members.reduce((t, i) => t + (xs[i] ?? 0), 0);
-      return all + (sum * sum) / members.length;
-    }, 0);
+  /**
+   * How far a group is from what is wanted, weighted by its size, from the sums of its levels and of their squares in one
+   * skill. Alike: the spread within it. Mixed: how far its mean and deviation are from the whole's (0 and 1), as the
+   * squared distance of normal distributions (Givens and Shortt 1984).
+   */
+  needOf(size: number, sum: number, squares: number): number {
+    if (size === 0) return 0;
+    const mean = sum / size;
+    const variance = Math.max(0, squares / size - mean * mean);
+    if (this.problem.need === 'like') return size * variance;
+    return size * (mean * mean + (Math.sqrt(variance) - 1) ** 2);
   }
 
   /** As `Cost.need`. */
   need(groups: readonly (readonly number[])[]): number {
     if (this.spread === 0) return 0;
-    const between = groups.reduce((sum, g) => sum + this.betweenOf(g), 0);
-    return (this.problem.need === 'like' ? this.spread - between : between) / this.spread;
+    let need = 0;
+    for (const xs of this.levels)
+      for (const g of groups)
+        need += this.needOf(
+          g.length,
+          g.reduce((t, i) => t + (xs[i] ?? 0), 0),
+          g.reduce((t, i) => t + (xs[i] ?? 0) ** 2, 0),
+        );
+    return need / this.spread;
   }
 
   /** Learners without an assistant beside them, where the assistants go to the groups that need them most. */
@@ -111,23 +122,17 @@ export class Scales {
     return n;
   }
 
-  /** All that a parting costs, of what is known of it: spread between groups, pairs, who has no assistant, sizes. */
-  costOf(between: number, pairs: number, unassisted: number, apart: number): number {
-    const { spread } = this;
-    const need = spread === 0 ? 0 : (this.problem.need === 'like' ? spread - between : between) / spread;
+  /** All that a parting costs, of what is known of it: need (not yet as a share), pairs, who has no assistant, sizes. */
+  costOf(need: number, pairs: number, unassisted: number, apart: number): number {
+    const share = this.spread === 0 ? 0 : need / this.spread;
     const rest = WEIGHTS.assistant * unassisted + WEIGHTS.uneven * apart;
-    return this.constant + pairs + WEIGHTS.need * need + rest;
+    return this.constant + pairs + WEIGHTS.need * share + rest;
   }
 
   /** All that a parting costs, as `Cost.total`. */
   total(groups: readonly (readonly number[])[]): number {
     const pairs = groups.reduce((sum, g) => sum + this.pairsIn(g), 0);
-    return this.costOf(
-      groups.reduce((sum, g) => sum + this.betweenOf(g), 0),
-      pairs,
-      this.unassisted(groups),
-      uneven(groups),
-    );
+    return this.costOf(this.need(groups) * this.spread, pairs, this.unassisted(groups), uneven(groups));
   }
 }
 
@@ -173,15 +178,23 @@ export function weighGroups(parting: Parting, problem: GroupingProblem): Cost {
 }
 
 /** What a proposal costs, in words; what it costs nothing for is said too where it was asked for. */
-export function sayCost(cost: Cost, problem: GroupingProblem, nameOf: (id: Id) => string): string[] {
-  const percent = Math.round(cost.need * 100);
+export function sayCost(cost: Cost, parting: Parting, problem: GroupingProblem, nameOf: (id: Id) => string): string[] {
   const says: string[] = [];
-  if (problem.skills.length)
-    says.push(
-      problem.need === 'like'
-        ? `${100 - percent} percent of the differences are between groups: within one they are alike`
-        : `${100 - percent} percent of the differences are within groups: each is mixed`,
-    );
+  if (problem.skills.length) {
+    const [near, far] = problem.need === 'like' ? ['alike', 'unlike'] : ['as mixed as the whole', 'less mixed'];
+    const [good, fair] = problem.need === 'like' ? [0.15, 0.4] : [0.1, 0.3];
+    if (cost.need < good) says.push(`each group is ${near}`);
+    else says.push(cost.need < fair ? `most groups are ${near}` : `some groups are ${far}`);
+  }
+  for (const { name, levels } of problem.skills) {
+    const means = parting.flatMap((g) => {
+      const known = g.flatMap((id) => levels[id] ?? []);
+      return known.length ? [known.reduce((a, b) => a + b, 0) / known.length] : [];
+    });
+    const [low, high] = [Math.min(...means), Math.max(...means)].map((m) => m.toFixed(1));
+    if (means.length > 1)
+      says.push(low === high ? `${name}: ${low} on average in each` : `${name}: ${low} to ${high} on average`);
+  }
   for (const w of cost.broken)
     says.push(
       `${nameOf(w.a)} and ${nameOf(w.b)} are ${w.want === 'together' ? 'not together' : 'together'}, ${w.hard ? 'though they must' : 'against a wish'}${w.hard && w.want === 'apart' ? ' not' : ''}${w.hard ? ' be' : ''}`,

@@ -10,12 +10,14 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
   cardInShort,
   EMPTY_NEEDS,
   type Group,
   type Learner,
+  type NamedAudience,
   NEW_CLASS,
   NEW_GROUP,
   NO_PERSON,
@@ -36,6 +38,8 @@ import { SELECT } from '../ui/controls/select';
 import { stillThere } from '../ui/table/still-there';
 import { TABLE } from '../ui/table/table';
 import { TypedAhead } from '../ui/typed-ahead';
+import { DateField } from '../ui/controls/date';
+import { AudienceView } from './audience-view';
 import { ImportClassList } from './import-class-list';
 import { withChange } from './card-fields';
 import { NeedsCardForm, type Placed, type Written } from './needs-card';
@@ -65,7 +69,10 @@ interface Row {
     Empty,
     ButtonDirective,
     FootBar,
+    AudienceView,
+    DateField,
     ImportClassList,
+    RouterLink,
     InputText,
     LucideDynamicIcon,
     NeedsCardForm,
@@ -85,7 +92,9 @@ export class Learners {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly injector = inject(Injector);
   protected readonly people = this.work.people;
-  protected readonly part = signal<string>('');
+  /** The class, group or audience that is to be shown: the address says it. */
+  readonly shown = input<string>(undefined, { alias: 'part' });
+  protected readonly part = linkedSignal(() => this.shown() ?? '');
   /** A list of its own: the table moves them in it. */
   protected readonly columns = [...COLUMNS];
   /** The learner whose card is to be open: the address says it. */
@@ -98,6 +107,9 @@ export class Learners {
   protected readonly shownPart = computed<SchoolClass | Group | null>(
     () => [...this.people().classes, ...this.people().groups].find((p) => p.id === this.part()) ?? null,
   );
+  protected readonly audience = computed(() => this.people().audiences.find((a) => a.id === this.part()) ?? null);
+  /** The group that is shown. */
+  protected readonly group = computed(() => this.people().groups.find((g) => g.id === this.part()) ?? null);
   protected readonly isGroup = computed(() => this.people().groups.some((g) => g.id === this.part()));
   protected readonly rows = computed<Row[]>(() => {
     const { learners, classes, groups, today } = this.people();
@@ -241,6 +253,26 @@ export class Learners {
       this.work.dispatch(LearnersActions.classSaved({ schoolClass: { ...NEW_CLASS, id, name: name.trim() } }));
     else this.work.dispatch(LearnersActions.groupSaved({ group: { ...NEW_GROUP, id, name: name.trim() } }));
     this.part.set(id);
+  }
+
+  protected changeGroup(patch: Partial<Pick<Group, 'purpose' | 'from' | 'until'>>): void {
+    const group = this.group();
+    if (group) this.work.dispatch(LearnersActions.groupSaved({ group: { ...group, ...patch } }));
+  }
+
+  protected addAudience(name: string): void {
+    if (!name.trim()) return;
+    const audience: NamedAudience = {
+      id: this.clock.newId(),
+      name: name.trim(),
+      match: 'all',
+      conditions: [],
+      also: this.several().map((r) => r.id),
+      but: [],
+      usedAt: '',
+    };
+    this.work.dispatch(LearnersActions.audienceSaved({ audience }));
+    this.part.set(audience.id);
   }
 
   protected rename(name: string): void {

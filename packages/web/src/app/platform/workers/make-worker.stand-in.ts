@@ -5,4 +5,6 @@ const none = (): Worker => {
 export const makePackWorker = none;
 export const makeKeepingWorker = none;
 export const makeIntakeWorker = none;
+export const makeGroupingWorker = none;
+export const makeRosterWorker = none;
 export const makeSearchWorker = none;

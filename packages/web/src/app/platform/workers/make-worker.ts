@@ -4,5 +4,9 @@ export const makeKeepingWorker = (): Worker =>
   new Worker(new URL('./keeping.worker', import.meta.url), { type: 'module' });
 export const makeIntakeWorker = (): Worker =>
   new Worker(new URL('./intake.worker', import.meta.url), { type: 'module' });
+export const makeGroupingWorker = (): Worker =>
+  new Worker(new URL('./grouping.worker', import.meta.url), { type: 'module' });
+export const makeRosterWorker = (): Worker =>
+  new Worker(new URL('./roster.worker', import.meta.url), { type: 'module' });
 export const makeSearchWorker = (): Worker =>
   new Worker(new URL('./search.worker', import.meta.url), { type: 'module' });
