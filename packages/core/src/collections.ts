@@ -15,6 +15,7 @@ export const COLLECTIONS = [
   'groups',
   'audiences',
   'rosters',
+  'calendars',
   'handOuts',
   'frozen',
   'copies',

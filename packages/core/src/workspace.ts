@@ -1,5 +1,6 @@
 import type { z } from './zod';
 import { familySchema } from './activity/family-schema';
+import { schoolDaysSchema } from './assign/dates';
 import { frozenSchema, handOutSchema } from './assign/hand-out';
 import { removedSchema } from './keep/removed';
 import { assetSchema, listedObjectiveSchema, templateSchema } from './kept';
@@ -23,6 +24,7 @@ export const recordSchemas = {
   groups: groupSchema,
   audiences: namedAudienceSchema,
   rosters: rosterReadingSchema,
+  calendars: schoolDaysSchema,
   handOuts: handOutSchema,
   frozen: frozenSchema,
   copies: copySchema,

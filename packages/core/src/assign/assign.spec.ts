@@ -9,7 +9,7 @@ import { demoWorkspace } from '../demo/index';
 import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
 import { listOf } from '../collections';
 import { bandsOf } from './recipients';
-import { coverage } from './coverage';
+import { coverage } from './check/coverage';
 import { freeze, freezeFor } from './freeze';
 import { giveOut } from './give-out';
 import { frozenFor, type HandOut } from './hand-out';
@@ -20,7 +20,7 @@ const NOW = '2026-11-24T09:00';
 const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));
 const people = peopleIn(w, '2026-11-24');
 const pool = w.families['rock-pool'] as Family;
-const survey = { ...(w.handOuts['h-survey'] as HandOut), state: 'draft' as const, dueAt: null };
+const survey = { ...(w.handOuts['h-survey'] as HandOut), state: 'draft' as const, opensAt: null, dueAt: null };
 const codes = (h: HandOut, family = pool) => coverage(h, family, people, NOW).map((c) => c.code);
 
 describe('learnerPackage', () => {

@@ -30,12 +30,82 @@ export const frozenSchema = z.object({
 });
 export type Frozen = z.infer<typeof frozenSchema>;
 
-/** One crossing of the loom. A learner may stand on two lines by mistake: `coverage` says so. */
-export const lineSchema = z.object({ learnerId: idSchema, versionId: idSchema.nullable() });
+/** Who gets which version; null is the master. A learner may stand on two lines by mistake: `coverage` says so. */
+export const lineSchema = z.object({
+  learnerId: idSchema,
+  versionId: idSchema.nullable(),
+  /** Id of the rule that gave it; none where it was chosen by hand. */
+  rule: idSchema.optional(),
+});
 export type Line = z.infer<typeof lineSchema>;
 
-export const wayToGiveSchema = z.enum(['one-each', 'to-read']);
+/** A hand-out is work, a notice with nothing to answer, or a folder of documents that an audience can always find. */
+export const handOutKindSchema = z.enum(['work', 'notice', 'folder']);
+export type HandOutKind = z.infer<typeof handOutKindSchema>;
+
+/**
+ * One each; one per group; one for all with a place for each; one for all, that all write in together; to read.
+ */
+export const wayToGiveSchema = z.enum(['one-each', 'per-group', 'place-each', 'together', 'to-read']);
 export type WayToGive = z.infer<typeof wayToGiveSchema>;
+
+/** Whoever it speaks of gets the version, also who joins later: everyone, a class, a group, an audience. */
+export const planRuleSchema = z.object({
+  id: idSchema,
+  by: z.enum(['everyone', 'class', 'group', 'audience']),
+  /** Id of the class, group or audience; empty for everyone. */
+  of: z.string().max(64).default(''),
+  versionId: idSchema.nullable(),
+});
+export type PlanRule = z.infer<typeof planRuleSchema>;
+
+/** Those who have one copy together, where one is given per group. */
+export const teamSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(80),
+  learnerIds: z.array(idSchema).max(2000),
+  versionId: idSchema.nullable(),
+});
+export type Team = z.infer<typeof teamSchema>;
+
+/** Where there is a place for each: which pages are made anew for every learner, and who sees whose. */
+export const placeSchema = z.object({
+  /** The pages that each learner has of their own; the others are for all. */
+  pageIds: z.array(idSchema).max(200),
+  /** Whether names stand in the index and over the places. */
+  names: z.boolean().default(true),
+  /** Whether a learner sees the others' places too: then it is an album. */
+  isOpen: z.boolean().default(false),
+  /** Whether learners may write short comments to the others' places; the teacher sees them first. */
+  comments: z.boolean().default(false),
+});
+export type Place = z.infer<typeof placeSchema>;
+
+const companionBase = { id: idSchema, title: z.string().min(1).max(200) };
+/** Further material in the same hand-out. */
+export const companionSchema = z.discriminatedUnion('is', [
+  z.object({ ...companionBase, is: z.literal('file'), assetId: z.string().max(80) }),
+  z.object({ ...companionBase, is: z.literal('link'), address: z.string().min(1).max(2000) }),
+  /** Words to read. */
+  z.object({ ...companionBase, is: z.literal('page'), text: z.string().max(20_000) }),
+  /** A sheet to write on that nobody marks. */
+  z.object({ ...companionBase, is: z.literal('notes') }),
+  /** Spoken instructions. */
+  z.object({ ...companionBase, is: z.literal('spoken'), assetId: z.string().max(80) }),
+  /** Words for those at home. */
+  z.object({ ...companionBase, is: z.literal('family'), text: z.string().max(5000) }),
+]);
+export type Companion = z.infer<typeof companionSchema>;
+
+/** Local date and time, 'yyyy-MM-ddTHH:mm'; null where none is set. */
+const localSchema = z.string().max(16).nullable();
+/** Dates that are other than everybody's for one learner; null is none, what is left out is as for all. */
+export const ownDatesSchema = z.object({
+  opensAt: localSchema.optional(),
+  dueAt: localSchema.optional(),
+  closesAt: localSchema.optional(),
+});
+export type OwnDates = z.infer<typeof ownDatesSchema>;
 
 /** What one learner got: a frozen activity, with the blocks that are this learner's own in place of its own. */
 export const givenSchema = z.object({
@@ -44,51 +114,89 @@ export const givenSchema = z.object({
 });
 export type Given = z.infer<typeof givenSchema>;
 
+/** What the teacher said to a finding of the check that is no error: why it may stay. */
+export const confirmedSchema = z.object({ key: z.string().max(200), reason: z.string().min(1).max(200) });
+
+/** What was done to a hand-out, in words, with when. */
+export const doneSchema = z.object({ at: z.string().max(40), says: z.string().max(300) });
+
 export const handOutSchema = z.object({
   id: idSchema,
-  familyId: idSchema,
+  kind: handOutKindSchema.default('work'),
+  /** The activity; empty for a notice or a folder. */
+  familyId: z.union([idSchema, z.literal('')]),
   createdAt: z.string().max(40).default(''),
   title: z.string().min(1).max(200),
   way: wayToGiveSchema,
-  note: z.string().max(1000).default(''),
+  note: z.string().max(5000).default(''),
   classIds: z.array(idSchema),
   groupIds: z.array(idSchema),
   learnerIds: z.array(idSchema),
   audienceIds: z.array(idSchema).default([]),
   lines: z.array(lineSchema),
-  /** Local date and time, 'yyyy-MM-ddTHH:mm'; null opens at once, or is due never. */
+  rules: z.array(planRuleSchema).max(200).default([]),
+  teams: z.array(teamSchema).max(500).default([]),
+  place: placeSchema.nullable().default(null),
+  companions: z.array(companionSchema).max(40).default([]),
+  unit: z.string().max(120).default(''),
+  objectiveIds: z.array(idSchema).max(60).default([]),
+  /** Whether points are given; what for is a matter of the items. */
+  points: z.boolean().default(true),
+  category: z.string().max(80).default(''),
+  /** Local date and time, 'yyyy-MM-ddTHH:mm'; null opens at once, or is due never, closes never, keeps answers back. */
   opensAt: z.string().nullable(),
   dueAt: z.string().nullable(),
+  closesAt: localSchema.default(null),
+  answersAt: localSchema.default(null),
+  /** The time zone that these are in, as IANA names it; empty is this machine's. */
+  zone: z.string().max(60).default(''),
+  /** By learner. */
+  ownDates: z.record(idSchema, ownDatesSchema).default({}),
+  /** Goes for everybody; null as the version says. */
+  goes: z.number().int().min(1).max(20).nullable().default(null),
   /** Learners the teacher has looked as. */
   lookedAs: z.array(idSchema),
+  confirmed: z.array(confirmedSchema).max(200).default([]),
   state: z.enum(['draft', 'given']),
   givenAt: z.string().nullable(),
+  /** Taken out of sight after it was given; what was done stays. */
+  isHidden: z.boolean().default(false),
   /** Once given: what each learner got, by learner id. */
   given: z.record(idSchema, givenSchema),
+  history: z.array(doneSchema).max(1000).default([]),
+  /** The hand-outs that follow each other: the same for each of them; empty for one alone. */
+  seriesId: z.string().max(64).default(''),
 });
 export type HandOut = z.infer<typeof handOutSchema>;
 
 /** A plan in which nothing is said yet. `createdAt` is an ISO instant. */
-export const newHandOut = (of: Pick<HandOut, 'id' | 'familyId' | 'title' | 'createdAt'>): HandOut => ({
-  ...of,
-  way: 'one-each',
-  note: '',
-  classIds: [],
-  groupIds: [],
-  learnerIds: [],
-  audienceIds: [],
-  lines: [],
-  opensAt: null,
-  dueAt: null,
-  lookedAs: [],
-  state: 'draft',
-  givenAt: null,
-  given: {},
-});
+export const newHandOut = (
+  of: Pick<HandOut, 'id' | 'familyId' | 'title' | 'createdAt'> & Partial<Pick<HandOut, 'kind' | 'way'>>,
+): HandOut =>
+  handOutSchema.parse({
+    way: 'one-each',
+    classIds: [],
+    groupIds: [],
+    learnerIds: [],
+    lines: [],
+    opensAt: null,
+    dueAt: null,
+    lookedAs: [],
+    state: 'draft',
+    givenAt: null,
+    given: {},
+    ...of,
+  });
 
-/** Draft, scheduled (given out, opening later), given out. `now` in the form of `opensAt`. */
-export function handOutState(h: Pick<HandOut, 'state' | 'opensAt'>, now: string): 'draft' | 'scheduled' | 'given out' {
+export type HandOutState = 'draft' | 'scheduled' | 'given out' | 'closed';
+
+/** Draft, scheduled (given out, opening later), given out, closed. `now` in the form of `opensAt`. */
+export function handOutState(
+  h: Pick<HandOut, 'state' | 'opensAt'> & Partial<Pick<HandOut, 'closesAt'>>,
+  now: string,
+): HandOutState {
   if (h.state === 'draft') return 'draft';
+  if (h.closesAt && h.closesAt <= now) return 'closed';
   return h.opensAt !== null && h.opensAt > now ? 'scheduled' : 'given out';
 }
 

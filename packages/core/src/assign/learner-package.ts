@@ -1,7 +1,7 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { swatchSchema } from '../activity/swatch';
-import type { Frozen, HandOut } from './hand-out';
+import { type Frozen, type HandOut, wayToGiveSchema } from './hand-out';
 import { type LearnerSheet, learnerSheet, pagesFor, sheetPageSchema, sheetShowSchema } from './learner-sheet';
 import { type Slipped, slipped } from './slip';
 
@@ -10,7 +10,7 @@ export const learnerPackageSchema = z.strictObject({
   handOutId: idSchema,
   title: z.string(),
   note: z.string(),
-  way: z.enum(['one-each', 'to-read']),
+  way: wayToGiveSchema,
   swatch: swatchSchema,
   dueAt: z.string().nullable(),
   show: sheetShowSchema,

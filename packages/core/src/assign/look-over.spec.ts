@@ -8,7 +8,7 @@ import { namesPassedOn, passedOn } from '../formats/family-file';
 import { writeAdjustments } from '../formats/adjustment-file';
 import { calledNames } from '../learners/names';
 import { strFromU8, unzipSync } from 'fflate';
-import { coverage } from './coverage';
+import { coverage } from './check/coverage';
 import type { HandOut } from './hand-out';
 import { lookOver } from './look-over';
 

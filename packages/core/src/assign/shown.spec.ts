@@ -7,7 +7,7 @@ import { ageOn, personalValues } from '../learners/learner';
 import { stamp } from '../testing/random-family';
 import { mayLift } from '../work/answer';
 import { openGo } from '../work/copy';
-import { coverage } from './coverage';
+import { coverage } from './check/coverage';
 import { freeze } from './freeze';
 import { learnerPackage } from './learner-package';
 import { flapsOf } from './learner-sheet';

@@ -3,6 +3,7 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
 import { swatchSchema } from '../activity/swatch';
+import { laterBy, type LearnerDates } from './dates';
 import { type Given, type HandOut, wayToGiveSchema } from './hand-out';
 import { type LearnerSheet, ownForLearner } from './learner-sheet';
 
@@ -25,6 +26,10 @@ export const slippedSchema = z.strictObject({
   opensAt: z.string().nullable(),
   dueAt: z.string().nullable(),
   givenAt: z.string().nullable(),
+  /** After that nothing can be begun or handed in; null is never. */
+  closesAt: z.string().nullable().default(null),
+  /** Why the due date is another than for others, in words for the learner; empty where it is not. */
+  more: z.string().default(''),
   swatch: swatchSchema,
   goes: z.number().int().nullable(),
   /** Address of the sheet. */
@@ -45,29 +50,29 @@ export const slipSchema = z.strictObject({
 export type Slip = z.infer<typeof slipSchema>;
 
 export function slipped(
-  handOut: Pick<HandOut, 'title' | 'note' | 'way' | 'opensAt' | 'dueAt' | 'givenAt'>,
+  handOut: Pick<HandOut, 'title' | 'note' | 'way' | 'opensAt' | 'dueAt' | 'givenAt'> &
+    Partial<Pick<HandOut, 'closesAt' | 'goes'>>,
   given: Given,
   sheet: LearnerSheet,
-  said: Said = NOTHING_SAID,
+  { said = NOTHING_SAID, dates }: { readonly said?: Said; readonly dates?: LearnerDates } = {},
 ): Slipped {
+  const { opensAt, dueAt, closesAt } = dates ?? { closesAt: null, ...handOut };
+  // What the version gives of itself counts where it is more.
+  const version = handOut.dueAt && sheet.days ? laterBy(handOut.dueAt, sheet.days) : null;
+  const due = version && (!dueAt || version > dueAt) ? version : dueAt;
   return {
     title: handOut.title,
     note: handOut.note,
     way: handOut.way,
-    opensAt: handOut.opensAt,
-    dueAt: handOut.dueAt && laterBy(handOut.dueAt, sheet.days),
+    opensAt,
+    dueAt: due,
+    closesAt: closesAt && due && closesAt < due ? due : (closesAt ?? null),
+    more: due && handOut.dueAt && due > handOut.dueAt ? 'more time' : '',
     givenAt: handOut.givenAt,
     swatch: sheet.swatch,
-    goes: sheet.show.goes,
+    goes: handOut.goes ?? sheet.show.goes,
     sheet: sheet.id,
     own: ownForLearner(given),
     said,
   };
-}
-
-/** A local date and time so many days later. */
-function laterBy(local: string, days: number): string {
-  const date = new Date(`${local.slice(0, 10)}T12:00:00Z`);
-  date.setUTCDate(date.getUTCDate() + days);
-  return `${date.toISOString().slice(0, 10)}${local.slice(10)}`;
 }

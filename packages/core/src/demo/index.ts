@@ -4,11 +4,12 @@ import { strToU8 } from 'fflate';
 import type { Id } from '../activity/block';
 import type { Family } from '../activity/family';
 import { peopleIn } from '../learners/people';
+import { NO_DAYS_OFF, type SchoolDays } from '../assign/dates';
 import { giveOut } from '../assign/give-out';
 import { type HandOut, newHandOut } from '../assign/hand-out';
 import { fromBase64 } from '../formats/base64';
 import type { Asset, Workspace } from '../workspace';
-import { clockAt } from './build';
+import { type Clock, clockAt } from './build';
 import { puncture, rightBus } from './bus-and-bike';
 import { CLASSES, peopleAt } from './people';
 import { busTiers } from './bus-tiers';
@@ -30,6 +31,15 @@ const blankHandOut = (id: Id, family: Family, title: string, createdAt: string):
   newHandOut({ id, familyId: family.id, title, createdAt });
 
 const lines = (versionId: Id, ...names: string[]) => names.map((n) => ({ learnerId: `l-${n}`, versionId }));
+
+/** Days without school of the demo's year. */
+const schoolDaysAt = (clock: Clock): SchoolDays => ({
+  ...NO_DAYS_OFF,
+  off: [
+    { from: clock.local(25).slice(0, 10), until: clock.local(39).slice(0, 10), name: 'winter holidays' },
+    { from: clock.local(60).slice(0, 10), until: clock.local(60).slice(0, 10), name: 'harbour day' },
+  ],
+});
 
 /** Kelp Bay School, as it stands some weeks into the term. Dates are laid around `nowMs`. */
 export function demoWorkspace(nowMs: number): Workspace {
@@ -129,6 +139,7 @@ export function demoWorkspace(nowMs: number): Workspace {
     ]),
     ...who,
     rosters: {},
+    calendars: byId([schoolDaysAt(clock)]),
     handOuts: byId([given.handOut, onBus.handOut, atMarket.handOut, bikePlan]),
     frozen: byId([...given.frozen, ...onBus.frozen, ...atMarket.frozen]),
     copies: byId(copies),

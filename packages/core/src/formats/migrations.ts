@@ -55,10 +55,12 @@ export function migrateWorkspace(format: number, raw: RawCollections): RawCollec
   return Object.fromEntries(COLLECTIONS.map((c) => [c, out[c] ?? []]));
 }
 
+const SINCE_6: readonly string[] = ['audiences', 'rosters', 'calendars'];
+
 /** The collections that a backup of a format holds. */
 export function collectionsAt(format: number): readonly string[] {
   const first = ['families', 'learners', 'classes', 'groups', 'handOuts', 'copies', 'markings', 'assets'];
-  if (format >= 4) return COLLECTIONS.filter((c) => format >= 6 || (c !== 'audiences' && c !== 'rosters'));
+  if (format >= 4) return COLLECTIONS.filter((c) => format >= 6 || !SINCE_6.includes(c));
   return [...first, ...(format >= 2 ? ['templates', 'objectives'] : []), ...(format >= 3 ? ['recipes'] : [])];
 }
 

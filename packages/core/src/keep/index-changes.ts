@@ -1,5 +1,6 @@
 import type { Family } from '../activity/family';
 import type { Frozen, HandOut } from '../assign/hand-out';
+import { datesFor, type LearnerDates, SCHOOL_ID } from '../assign/dates';
 import { flapsOf, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
 import { NOTHING_SAID, slipped } from '../assign/slip';
 import isSame from 'fast-deep-equal';
@@ -65,6 +66,11 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     const family = isRemoved(w.removed, 'activity', id) ? undefined : (w.families[id] as Family | undefined);
     out.push({ in: 'familyHeads', id, put: family ? familyHead(family) : null });
   }
+  const days = w.calendars[SCHOOL_ID];
+  const datesOf = (handOut: HandOut, learnerId: string): LearnerDates | undefined => {
+    const learner = w.learners[learnerId] as Learner | undefined;
+    return learner && datesFor(handOut, learner, days);
+  };
   const sheets = new Map<string, LearnerSheet>();
   for (const id of handOuts) {
     const now = w.handOuts[id] as HandOut | undefined;
@@ -89,7 +95,12 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
       copies.add(copyId);
       const marking = w.markings[copyId];
       const said = marking ? { said: { [id]: saidOf(marking) } } : {};
-      out.push({ in: 'slips', id: learnerId, works: { [id]: slipped(shown, given, sheet) }, ...said });
+      out.push({
+        in: 'slips',
+        id: learnerId,
+        works: { [id]: slipped(shown, given, sheet, { dates: datesOf(shown, learnerId) }) },
+        ...said,
+      });
     }
     if (!now) out.push(...[...goneFrom(then)].map((l): IndexPatch => ({ in: 'states', id, set: { [l]: null } })));
   }

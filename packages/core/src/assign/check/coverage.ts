@@ -1,0 +1,29 @@
+import type { Family } from '../../activity/family';
+import type { People } from '../../learners/people';
+import { NO_DAYS_OFF, type SchoolDays } from '../dates';
+import type { HandOut } from '../hand-out';
+import { recipientsOf } from '../recipients';
+import type { Beside, Finding } from './finding';
+import { checkHow, checkWhat } from './what';
+import { checkWhen } from './when';
+import { checkWho } from './who';
+
+/**
+ * Everything that is wrong or unusual about a hand-out, errors first. `now` is local, 'yyyy-MM-ddTHH:mm'; `others` are
+ * the hand-outs that learners have already.
+ */
+export function coverage(
+  handOut: HandOut,
+  family: Family | undefined,
+  people: People,
+  now: string,
+  { days = NO_DAYS_OFF, others = [] }: { readonly days?: SchoolDays; readonly others?: readonly Beside[] } = {},
+): Finding[] {
+  const context = { handOut, family, people, audience: recipientsOf(handOut, people), now, days, others };
+  const found = [checkWho, checkWhen, checkWhat, checkHow].flatMap((check) => check(context));
+  return found.sort((a, b) => Number(a.level === 'confirm') - Number(b.level === 'confirm'));
+}
+
+/** What of it the teacher has said nothing to yet: errors, and warnings without a reason. */
+export const openFindings = (found: readonly Finding[], handOut: Pick<HandOut, 'confirmed'>): Finding[] =>
+  found.filter((f) => f.level === 'mend' || !handOut.confirmed.some((c) => c.key === f.key));
