@@ -1,4 +1,4 @@
-import { personalValues } from '../learners/learner';
+import { type Learner, personalValues } from '../learners/learner';
 import { describe, expect, it } from '@jest/globals';
 import { peopleIn } from '../learners/people';
 import fc from 'fast-check';
@@ -9,9 +9,11 @@ import { demoWorkspace } from '../demo/index';
 import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
 import { listOf } from '../collections';
 import { bandsOf } from './recipients';
-import { coverage } from './check/coverage';
+import { coverage, openFindings } from './check/coverage';
+import { datesFor, NO_DAYS_OFF, noSchoolOn } from './dates';
+import { linesNow, withRule } from './rules';
 import { freeze, freezeFor } from './freeze';
-import { giveOut } from './give-out';
+import { giveLate, giveOut, joinedSince } from './give-out';
 import { frozenFor, type HandOut } from './hand-out';
 import { learnerPackage, learnerPackageSchema } from './learner-package';
 import { suggest } from './suggest';
@@ -272,5 +274,149 @@ describe('the package of a packet with every kind of block', () => {
     expect([...given.assetIds].sort()).toEqual(
       [...new Set(JSON.stringify(given.pages).match(/sha256-[0-9a-f]+/g))].sort(),
     );
+  });
+});
+
+describe('rules of a plan', () => {
+  const blank = { ...survey, lines: [], groupIds: [], classIds: ['c-heron'] };
+  const versionsOf = (h: HandOut, id: string, p = people) =>
+    linesNow(h, p)
+      .filter((l) => l.learnerId === id)
+      .map((l) => l.versionId);
+  const everyone = { id: 'r1', by: 'everyone', of: '', versionId: 'rp-core' } as const;
+  const limpets = { id: 'r2', by: 'group', of: 'g-limpets', versionId: 'rp-sup' } as const;
+
+  it('give to all; a group says more than everyone, and the teacher’s hand more than any rule', () => {
+    const h = { ...blank, rules: [limpets, everyone], lines: [{ learnerId: 'l-oriel', versionId: 'rp-oriel' }] };
+    expect(['l-jory', 'l-tamsin', 'l-oriel'].map((id) => versionsOf(h, id))).toEqual([
+      ['rp-core'],
+      ['rp-sup'],
+      ['rp-oriel'],
+    ]);
+    expect(linesNow(h, people)).toHaveLength(14);
+    expect(withRule(h.rules, { ...limpets, id: 'r3', versionId: null })).toHaveLength(2);
+  });
+
+  it('that disagree about somebody are named, not settled', () => {
+    const other = { id: 'r4', by: 'audience', of: 'a-early', versionId: 'rp-ext' } as const;
+    const h = { ...blank, rules: [everyone, limpets, other] };
+    expect(versionsOf(h, 'l-tamsin')).toEqual(['rp-sup', 'rp-ext']);
+    expect(codes(h)).toContain('twice');
+  });
+
+  it('hold for who joins later: in a draft at once, in what was given when the teacher says so', () => {
+    const at = '2026-11-24T08:00:00.000Z';
+    const h = { ...blank, rules: [everyone] };
+    const heron = people.classes.map((c) =>
+      c.id === 'c-heron' ? { ...c, learnerIds: [...c.learnerIds, 'l-talan'] } : c,
+    );
+    const later = { ...people, classes: heron };
+    expect([versionsOf(h, 'l-talan'), versionsOf(h, 'l-talan', later)]).toEqual([[], ['rp-core']]);
+    const given = giveOut(h, pool, people, at).handOut;
+    expect(joinedSince(given, people)).toEqual([]);
+    expect(joinedSince(given, later).map((l) => l.id)).toEqual(['l-talan']);
+    const after = giveLate(given, pool, later, at);
+    expect(after.handOut.given['l-talan']).toBeDefined();
+    expect(after.handOut.given['l-jory']).toBe(given.given['l-jory']);
+    expect(after.handOut.history.map((d) => d.says)).toEqual(['given to Talan E., who joined since']);
+    expect(giveLate(after.handOut, pool, later, at).handOut.given).toEqual(after.handOut.given);
+  });
+});
+
+describe('dates for one learner', () => {
+  const dated = { ...survey, opensAt: '2026-11-24T09:00', dueAt: '2026-11-27T15:00', closesAt: '2026-11-27T16:00' };
+  const days = { ...NO_DAYS_OFF, off: [{ from: '2026-11-30', until: '2026-11-30', name: 'harbour day' }] };
+  const oriel = w.learners['l-oriel'] as Learner;
+  const jory = w.learners['l-jory'] as Learner;
+
+  it('are everybody’s, later by the extra time that is agreed, in days of school', () => {
+    expect(datesFor(dated, jory)).toMatchObject({ dueAt: '2026-11-27T15:00', why: '' });
+    // 27 November 2026 is a Friday; Monday is off.
+    expect(datesFor(dated, oriel, days)).toEqual({
+      opensAt: '2026-11-24T09:00',
+      dueAt: '2026-12-01T15:00',
+      closesAt: '2026-12-01T15:00',
+      why: '1 day more, as agreed',
+    });
+  });
+  it('are what was set for them by name, whatever was agreed', () => {
+    const own = { ...dated, ownDates: { 'l-oriel': { dueAt: '2026-12-24T09:00' }, 'l-jory': { dueAt: null } } };
+    expect(datesFor(own, oriel)).toMatchObject({
+      dueAt: '2026-12-24T09:00',
+      closesAt: '2026-12-24T09:00',
+      why: 'set for them',
+    });
+    expect(datesFor(own, jory)).toMatchObject({ dueAt: null, closesAt: '2026-11-27T16:00' });
+  });
+  it.each([
+    ['2026-11-28', 'a Saturday'],
+    ['2026-11-30', 'harbour day'],
+    ['2026-12-01', ''],
+  ])('%s is %s', (day, why) => expect(noSchoolOn(day, days)).toBe(why));
+});
+
+describe('the check of dates, ways and companions', () => {
+  const at = (patch: Partial<HandOut>, more = {}) =>
+    coverage({ ...survey, ...patch }, pool, people, NOW, more).map((c) => c.code);
+  it.each([
+    [{ dueAt: '2026-11-29T09:00' }, 'day-off'],
+    [{ opensAt: '2026-12-01T09:00', closesAt: '2026-11-30T09:00' }, 'closes-before-open'],
+    [{ dueAt: '2026-12-02T09:00', closesAt: '2026-12-01T09:00' }, 'closes-before-due'],
+    [{ dueAt: '2026-12-02T09:00', answersAt: '2026-12-01T09:00' }, 'answers-early'],
+    [{ way: 'place-each' as const }, 'no-place'],
+    [{ way: 'per-group' as const }, 'no-group'],
+    [{ kind: 'notice' as const, familyId: '', note: '' }, 'nothing-in-it'],
+    [{ companions: [{ id: 'c', is: 'link' as const, title: 'Tides', address: 'javascript:alert(1)' }] }, 'wrong-link'],
+    [
+      {
+        companions: [1, 2].map((n) => ({
+          id: `${n}`,
+          is: 'link' as const,
+          title: `T${n}`,
+          address: 'https://tides.example/a',
+        })),
+      },
+      'same-link',
+    ],
+  ])('%j is found: %s', (patch, code) => expect(at(patch)).toContain(code));
+
+  it('two pieces of work of one name for one learner are not given', () => {
+    const others = [{ id: 'other', title: 'rock-pool SURVEY ', learnerIds: ['l-jory'] }];
+    expect(at({}, { others })).toContain('same-title');
+    expect(at({}, { others: [{ ...others[0], learnerIds: ['l-talan'] }] })).not.toContain('same-title');
+  });
+
+  it('of groups names who is in none and who in two', () => {
+    const team = (id: string, ...names: string[]) => ({
+      id,
+      name: id,
+      learnerIds: names.map((n) => `l-${n}`),
+      versionId: null,
+    });
+    const h = {
+      ...survey,
+      way: 'per-group' as const,
+      classIds: [],
+      groupIds: [],
+      learnerIds: ['l-jory', 'l-kerra', 'l-oriel'],
+    };
+    const found = coverage({ ...h, teams: [team('A', 'jory'), team('B', 'jory', 'kerra')] }, pool, people, NOW);
+    expect(found.filter((f) => f.level === 'mend').map((f) => f.title)).toEqual([
+      'Oriel P. is in no group',
+      'Jory S. is in two groups',
+    ]);
+  });
+
+  it('a warning that the teacher gave a reason for is no open one; an error always is', () => {
+    const found = coverage({ ...survey, dueAt: '2026-11-29T09:00', lines: [] }, pool, people, NOW);
+    const key = found.find((f) => f.code === 'day-off')?.key ?? '';
+    const open = openFindings(found, {
+      confirmed: [
+        { key, reason: 'it is a fair' },
+        ...found.filter((f) => f.code === 'none').map((f) => ({ key: f.key, reason: 'x' })),
+      ],
+    });
+    expect(open.map((f) => f.code)).toEqual(expect.arrayContaining(['none']));
+    expect(open.map((f) => f.code)).not.toContain('day-off');
   });
 });

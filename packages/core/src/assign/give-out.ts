@@ -1,30 +1,52 @@
 import type { Id } from '../activity/block';
 import type { Family } from '../activity/family';
-import { personalValues } from '../learners/learner';
+import { type Learner, personalValues } from '../learners/learner';
 import { classOf, type People } from '../learners/people';
-import { recipientsOf } from './recipients';
 import { type Freezing, freezing } from './freeze';
 import type { Frozen, Given, HandOut } from './hand-out';
+import { recipientsOf } from './recipients';
+import { linesNow } from './rules';
 
-/**
- * The hand-out as given out, and the activities it gives: one for each version, whoever of the audience gets it.
- * A learner with no line gets nothing; one with two gets the first. `coverage` names both before it comes to that.
- */
-export function giveOut(
-  handOut: HandOut,
-  family: Family,
-  people: People,
-  at: string,
-): { handOut: HandOut; frozen: Frozen[] } {
+/** A hand-out after something was given, and the activities it gave: one for each version, whoever gets it. */
+export interface GivenOut {
+  readonly handOut: HandOut;
+  readonly frozen: readonly Frozen[];
+}
+
+/** What some learners get now. A learner with no line gets nothing; one with two gets the first: `coverage` names both. */
+function givenTo(learners: readonly Learner[], handOut: HandOut, family: Family, people: People, at: string) {
   const made = new Map<Id | null, Freezing>();
   const given: Record<string, Given> = {};
-  for (const learner of recipientsOf(handOut, people)) {
-    const line = handOut.lines.find((l) => l.learnerId === learner.id);
-    if (!line) continue;
-    let one = made.get(line.versionId);
-    if (!one) made.set(line.versionId, (one = freezing(family, line.versionId, at)));
+  const lines = new Map<Id, Id | null>();
+  for (const l of linesNow(handOut, people)) if (!lines.has(l.learnerId)) lines.set(l.learnerId, l.versionId);
+  for (const learner of learners) {
+    const versionId = lines.get(learner.id);
+    if (versionId === undefined) continue;
+    let one = made.get(versionId);
+    if (!one) made.set(versionId, (one = freezing(family, versionId, at)));
     given[learner.id] = one.givenTo(personalValues(learner, classOf(learner.id, people), at));
   }
   const frozen = new Map([...made.values()].map((m) => [m.frozen.id, m.frozen]));
-  return { handOut: { ...handOut, state: 'given', givenAt: at, given }, frozen: [...frozen.values()] };
+  return { given, frozen: [...frozen.values()] };
+}
+
+/** The hand-out as given out to all of its audience. `at` is an ISO instant. */
+export function giveOut(handOut: HandOut, family: Family, people: People, at: string): GivenOut {
+  const { given, frozen } = givenTo(recipientsOf(handOut, people), handOut, family, people, at);
+  return { handOut: { ...handOut, state: 'given', givenAt: at, given }, frozen };
+}
+
+/** Those of the audience who have nothing of a hand-out that was given out: they joined since, or were forgotten. */
+export const joinedSince = (handOut: HandOut, people: People): Learner[] =>
+  handOut.state === 'draft' ? [] : recipientsOf(handOut, people).filter((l) => !Object.hasOwn(handOut.given, l.id));
+
+/** The hand-out with what those get who joined since, by its rules and lines; everybody else keeps what they have. */
+export function giveLate(handOut: HandOut, family: Family, people: People, at: string): GivenOut {
+  const late = joinedSince(handOut, people);
+  const { given, frozen } = givenTo(late, handOut, family, people, at);
+  const names = late.filter((l) => given[l.id]).map((l) => l.name);
+  const says =
+    names.length === 1 ? `given to ${names[0]}, who joined since` : `given to ${names.length} who joined since`;
+  const history = names.length ? [...handOut.history, { at, says }] : handOut.history;
+  return { handOut: { ...handOut, given: { ...handOut.given, ...given }, history }, frozen };
 }

@@ -7,7 +7,7 @@ import { audienceOfHeading } from '../intake/teacher-label';
 import { calledNames, namesIn } from '../learners/names';
 import { plainWords } from '../work/match-words';
 import type { People } from '../learners/people';
-import { recipientsOf } from './recipients';
+import { linesNow } from './rules';
 import type { HandOut } from './hand-out';
 import { isLearners, learnerSheet } from './learner-sheet';
 
@@ -72,11 +72,9 @@ function looksLikeAnswers(line: string, heads: boolean): 'a part for the teacher
  * answer part, names of versions and of other learners. Nothing found is what the plan may promise.
  */
 export function lookOver(plan: HandOut, family: Family, people: People): Finding[] {
-  const audience = recipientsOf(plan, people);
   const given = new Map<Id | null, Set<Id>>();
-  for (const l of audience)
-    for (const line of plan.lines)
-      if (line.learnerId === l.id) given.set(line.versionId, (given.get(line.versionId) ?? new Set()).add(l.id));
+  for (const { learnerId, versionId } of linesNow(plan, people))
+    given.set(versionId, (given.get(versionId) ?? new Set<Id>()).add(learnerId));
   const versionNames = new Set(family.versions.map((v) => v.name.trim()).filter((n) => n.length >= LEAST_KEY));
   const findings: Finding[] = [];
   for (const [versionId, to] of given) {

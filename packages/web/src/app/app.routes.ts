@@ -159,7 +159,7 @@ export const routes: Routes = [
       {
         path: 'hand-outs/:id',
         title: 'Plan – Lorvet',
-        loadComponent: () => import('./handouts/plan').then((m) => m.Plan),
+        loadComponent: () => import('./handouts/plan/plan').then((m) => m.Plan),
       },
       {
         path: 'marking',

@@ -21,12 +21,12 @@ export type Mend =
   | 'card'
   | 'title';
 
-/** What is found about a plan. An error must be put right before giving out; a warning may stay, with a reason. */
+/** What is found about a plan. An error must be put right before giving out; a warning may stay, with a reason; a note only says. */
 export interface Finding {
   readonly code: string;
   /** The same for the same finding, however often it is looked for: a reason that was given belongs to it. */
   readonly key: string;
-  readonly level: 'mend' | 'confirm';
+  readonly level: 'mend' | 'confirm' | 'note';
   readonly title: string;
   readonly detail: string;
   readonly mend: Mend;

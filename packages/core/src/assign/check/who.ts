@@ -81,7 +81,7 @@ export function checkWho({ handOut, family, people, audience }: CheckContext): F
   if (unused.length && audience.length)
     out.push(
       finding(
-        'confirm',
+        'note',
         'unused',
         'all',
         unused.length === 1 ? `${unused[0]?.name} is given to nobody` : `${unused.length} versions are given to nobody`,

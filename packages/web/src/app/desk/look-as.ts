@@ -14,6 +14,7 @@ import {
   plainTextOf,
   type HandOut,
   latest,
+  linesNow,
   learnerPackage,
   listOf,
   personalValues,
@@ -107,7 +108,7 @@ export class LookAs {
     const given = frozenFor(plan, this.work.frozen(), this.learnerId() ?? '');
     const seed = `${copyIdOf(plan.id, this.learnerId() ?? '')}.1`;
     if (given) return { plan, frozen: given, seed };
-    const line = plan.lines.find((l) => l.learnerId === learner?.id);
+    const line = linesNow(plan, this.work.people()).find((l) => l.learnerId === learner?.id);
     if (!family || !learner || !line) return null;
     const values = personalValues(learner, classOf(learner.id, this.work.people()), this.clock.iso());
     return { plan, frozen: freezeFor(family, line.versionId, this.clock.iso(), values), seed };

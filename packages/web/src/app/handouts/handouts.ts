@@ -1,7 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { recipientsOf, countHolders, countStates, coverage, handOutState, type Id, newHandOut } from '@lorvet/core';
+import {
+  recipientsOf,
+  countHolders,
+  countStates,
+  coverage,
+  type HandOut,
+  handOutState,
+  type Id,
+  newHandOut,
+} from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Tooltip } from 'primeng/tooltip';
 import { DIALOG } from '../ui/dialog';
@@ -55,6 +64,10 @@ interface Row {
 export class HandOuts {
   /** A family to begin a hand-out with, from the Bench. */
   readonly family = input<string>();
+  /** A version of it that is to be given. */
+  readonly version = input<string>();
+  /** An audience to begin a hand-out for. */
+  readonly audience = input<string>();
   protected readonly many = many;
   protected readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
@@ -165,17 +178,32 @@ export class HandOuts {
       const id = this.family();
       if (id && this.work.familyHeadsById()[id]) untracked(() => this.begin(id, true));
     });
+    effect(() => {
+      if (this.audience()) untracked(() => this.choosing.set(true));
+    });
   }
 
   protected begin(familyId: string, replaceUrl = false): void {
     const head = this.work.familyHeadsById()[familyId];
     if (!head) return;
-    const handOut = newHandOut({
+    const blank = newHandOut({
       id: this.clock.newId(),
       createdAt: this.clock.iso(),
       familyId,
       title: head.title,
     });
+    const audience = this.work.people().audiences.find((a) => a.id === this.audience());
+    const version = head.versions.find((v) => v.id === this.version());
+    // A version that was made for one learner is for that learner; any other is everybody's, until it is said otherwise.
+    const whole: Partial<HandOut> = !version
+      ? {}
+      : version.learnerId
+        ? {
+            learnerIds: [version.learnerId],
+            lines: [{ learnerId: version.learnerId, versionId: version.id }],
+          }
+        : { rules: [{ id: this.clock.newId(), by: 'everyone', of: '', versionId: version.id }] };
+    const handOut: HandOut = { ...blank, audienceIds: audience ? [audience.id] : [], ...whole };
     this.work.dispatch(HandOutActions.planChanged({ handOut, label: `new hand-out “${handOut.title}”` }));
     void this.router.navigate(['/hand-outs', handOut.id], { replaceUrl });
   }

@@ -20,6 +20,7 @@ import type {
   Recipe,
   RosterReading,
   SchoolClass,
+  SchoolDays,
   Response,
   Template,
   UpkeepEntry,
@@ -131,7 +132,11 @@ export const HandOutActions = createActionGroup({
   source: 'Hand-outs',
   events: {
     'Plan changed': props<{ handOut: HandOut; label: string; mergeKey?: string }>(),
-    'Given out': props<{ id: Id; stamp: Stamped }>(),
+    /** With the reasons for which warnings may stay. */
+    'Given out': props<{ id: Id; confirmed: HandOut['confirmed']; stamp: Stamped }>(),
+    /** To those who joined the audience since. */
+    'Given late': props<{ id: Id; stamp: Stamped }>(),
+    'School days saved': props<{ days: SchoolDays }>(),
   },
 });
 

@@ -1,4 +1,4 @@
-import { emptyResponse, giveOut, NEW_CLASS, NEW_GROUP, peopleIn } from '@lorvet/core';
+import { emptyResponse, giveLate, giveOut, NEW_CLASS, NEW_GROUP, peopleIn } from '@lorvet/core';
 import { many } from '../platform/many';
 import {
   BringActions,
@@ -159,11 +159,13 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     mergeKey: (a) => a.mergeKey,
   }),
   edit(HandOutActions.givenOut, {
-    run: (doc, { id, stamp }) => {
+    run: (doc, { id, confirmed, stamp }) => {
       const w = plain(doc);
-      const handOut = w.handOuts[id];
-      const family = handOut && w.families[handOut.familyId];
-      if (!handOut || !family) return;
+      const plan = w.handOuts[id];
+      const family = plan && w.families[plan.familyId];
+      if (!plan || !family) return;
+      const keys = new Set(confirmed.map((c) => c.key));
+      const handOut = { ...plan, confirmed: [...plan.confirmed.filter((c) => !keys.has(c.key)), ...confirmed] };
       const given = giveOut(handOut, family, peopleIn(w, stamp.at), stamp.at);
       put(doc, 'handOuts', given.handOut);
       for (const frozen of given.frozen) put(doc, 'frozen', frozen);
@@ -173,6 +175,22 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       }
     },
     label: () => 'give out',
+  }),
+  edit(HandOutActions.givenLate, {
+    run: (doc, { id, stamp }) => {
+      const w = plain(doc);
+      const handOut = w.handOuts[id];
+      const family = handOut && w.families[handOut.familyId];
+      if (!handOut || !family) return;
+      const given = giveLate(handOut, family, peopleIn(w, stamp.at), stamp.at);
+      put(doc, 'handOuts', given.handOut);
+      for (const frozen of given.frozen) put(doc, 'frozen', frozen);
+    },
+    label: () => 'give to who joined since',
+  }),
+  edit(HandOutActions.schoolDaysSaved, {
+    run: (doc, { days }) => put(doc, 'calendars', days),
+    label: () => 'days without school',
   }),
 
   edit(DeskActions.copyBrought, {

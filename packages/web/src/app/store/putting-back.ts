@@ -23,6 +23,7 @@ const NAMES: Readonly<Record<CollectionName, string>> = {
   classes: 'a class',
   groups: 'a group',
   audiences: 'an audience',
+  calendars: 'the days without school',
   rosters: 'what the school’s list said last',
   handOuts: 'a hand-out',
   frozen: 'an activity as it was given out',

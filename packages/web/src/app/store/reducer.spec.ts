@@ -139,7 +139,7 @@ describe('undo and redo', () => {
   });
 
   it('cannot take back a hand-out that a learner has begun', () => {
-    const given = reducer(start, HandOutActions.givenOut({ id: 'h-bike', stamp }));
+    const given = reducer(start, HandOutActions.givenOut({ confirmed: [], id: 'h-bike', stamp }));
     expect(given.doc.handOuts['h-bike']?.state).toBe('given');
     const copy = { id: 'h-bike.l-oriel', handOutId: 'h-bike', learnerId: 'l-oriel', frozen: 'x', goes: [] };
     const begun = reducer(given, DeskActions.copySaved({ copy }));

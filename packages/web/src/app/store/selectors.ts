@@ -45,6 +45,7 @@ const selectClasses = collection('classes');
 const selectGroups = collection('groups');
 const selectAudiences = collection('audiences');
 export const selectRosters = collection('rosters');
+export const selectCalendars = collection('calendars');
 
 export const selectPeople = createSelector(
   selectLearners,

@@ -8,6 +8,7 @@ import { Parts } from './parts';
 import { isExchange, type Step } from './reducer';
 import {
   selectAssets,
+  selectCalendars,
   selectComforts,
   selectCopies,
   selectDoc,
@@ -60,6 +61,7 @@ export class WorkspaceStore {
   private readonly everybody = this.store.selectSignal(selectPeople);
   readonly people = computed((): People => ({ ...this.everybody(), today: this.clock.today() }));
   readonly rosters = this.store.selectSignal(selectRosters);
+  readonly calendars = this.store.selectSignal(selectCalendars);
   readonly problem = this.store.selectSignal(selectProblem);
   private readonly past = this.store.selectSignal(selectPast);
   private readonly future = this.store.selectSignal(selectFuture);

@@ -10,6 +10,7 @@ const NAMES: Readonly<Partial<Record<CollectionName, string>>> = {
   classes: 'The class',
   groups: 'The group',
   audiences: 'The audience',
+  calendars: 'The days without school',
   rosters: 'What the school’s list said last',
   handOuts: 'The hand-out',
   copies: 'A learner’s work',

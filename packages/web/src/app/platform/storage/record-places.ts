@@ -26,6 +26,7 @@ const BOX_OF: Readonly<Record<Kind, BoxName>> = {
   groups: 'heads',
   audiences: 'heads',
   rosters: 'lists',
+  calendars: 'heads',
   handOuts: 'bodies',
   frozen: 'bodies',
   copies: 'bodies',

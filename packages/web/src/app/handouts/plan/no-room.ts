@@ -19,7 +19,7 @@ import {
   learnerSheet,
   questionNumbers,
 } from '@lorvet/core';
-import { LaidPage } from '../ui/blocks/laid-page';
+import { LaidPage } from '../../ui/blocks/laid-page';
 
 /** A version that is given; null is the master. */
 export interface GivenVersion {

@@ -1,0 +1,72 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { ButtonDirective } from 'primeng/button';
+import type { PlanFinding } from '@lorvet/core';
+import { many } from '../../platform/many';
+import { NoRoom } from './no-room';
+import { PlanHere } from './plan-here';
+
+/** All that is wrong or unusual about the plan, each with where it is put right; who has what, and who was looked as. */
+@Component({
+  selector: 'lv-plan-check',
+  imports: [ButtonDirective, NoRoom, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './panel-check.html',
+  styleUrl: './panel.css',
+  styles: `
+    .bar {
+      display: flex;
+      gap: 1px;
+      height: 14px;
+      border-radius: 4px;
+      overflow: hidden;
+      background: var(--sunken);
+    }
+    .gap {
+      background: repeating-linear-gradient(45deg, var(--madder) 0 4px, var(--madder-soft) 4px 8px);
+    }
+    .doubled {
+      background: var(--madder);
+    }
+    .bad {
+      color: var(--madder);
+    }
+  `,
+})
+export class PanelCheck {
+  protected readonly here = inject(PlanHere);
+  protected readonly many = many;
+  /** The row of a learner is to be shown. */
+  readonly rowAsked = output<string>();
+  protected readonly list = computed(() => {
+    const reasons = new Map(this.here.plan()?.confirmed.map((c) => [c.key, c.reason]));
+    return this.here.checks().map((f) => ({ f, reason: f.level === 'confirm' ? reasons.get(f.key) : undefined }));
+  });
+  /** The versions that somebody gets. */
+  protected readonly given = computed(() => this.here.shares().map(({ id, name }) => ({ id, name })));
+  protected readonly unseen = computed(() => this.here.rows().filter((r) => r.versions.length > 0 && !r.looked));
+
+  protected readonly unseenNames = computed(() => {
+    const names = this.unseen().map((r) => r.learner.name);
+    return names.length > 6 ? `${names.slice(0, 6).join(', ')} and ${names.length - 6} more` : names.join(', ');
+  });
+
+  protected mend(f: PlanFinding): void {
+    switch (f.mend) {
+      case 'suggestions':
+        return this.here.acceptSuggestions();
+      case 'row':
+        return this.rowAsked.emit(f.learnerIds[0] ?? '');
+      case 'who':
+      case 'what':
+      case 'how':
+        return this.here.asked.set(f.mend);
+      case 'when':
+        return this.here.asked.set('how');
+      case 'title':
+        return this.here.asked.set('what');
+      default:
+        return this.here.asked.set('who');
+    }
+  }
+}

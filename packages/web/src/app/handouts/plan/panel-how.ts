@@ -1,0 +1,167 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import type { HandOut, Id, OwnDates } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { HandOutActions } from '../../store/actions';
+import { WorkspaceStore } from '../../store/workspace';
+import { DateField } from '../../ui/controls/date';
+import { Fold } from '../../ui/controls/fold';
+import { SELECT } from '../../ui/controls/select';
+import { dayIn, whenIn } from '../../ui/when';
+import { PlanHere } from './plan-here';
+
+/** In which way it is given, and when: for everybody, for some, and on which days there is no school. */
+@Component({
+  selector: 'lv-plan-how',
+  imports: [ButtonDirective, DateField, Fold, InputText, LucideDynamicIcon, ...SELECT],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (here.plan(); as h) {
+      <lv-select
+        label="Way to give"
+        [value]="h.way"
+        [disabled]="!here.isDraft()"
+        (chosen)="here.change({ way: $event }, 'way to give')"
+      >
+        <lv-option value="one-each" label="One each: everybody their own copy" />
+        <lv-option value="to-read" label="To read: nobody can write in it" />
+      </lv-select>
+      <lv-date label="Opens" withTime [value]="h.opensAt ?? ''" (told)="setDate('opensAt', $event)" />
+      <lv-date label="Due" withTime timeWhenNone="23:59" [value]="h.dueAt ?? ''" (told)="setDate('dueAt', $event)" />
+      <lv-date
+        label="Closes"
+        withTime
+        timeWhenNone="23:59"
+        [value]="h.closesAt ?? ''"
+        (told)="setDate('closesAt', $event)"
+      />
+      <p class="small">
+        Times are those of this machine ({{ zone }}). After it closes nobody can write in it any more.
+      </p>
+      <fieldset>
+        <legend>Other dates for some</legend>
+        @for (o of here.otherDates(); track o.learner.id) {
+          <div class="own">
+            <strong>{{ o.learner.name }}</strong>
+            @if (o.isSet) {
+              <lv-date
+                [label]="'Due for ' + o.learner.name"
+                withTime
+                timeWhenNone="23:59"
+                [value]="o.dates.dueAt ?? ''"
+                (told)="setOwn(o.learner.id, { dueAt: $event || null })"
+              />
+              <button pButton severity="secondary" text type="button" (click)="dropOwn(o.learner.id)">
+                As for everybody
+              </button>
+            } @else {
+              <span class="small"
+                >{{ o.dates.dueAt ? 'due ' + whenIn(o.dates.dueAt) : 'no due date' }}: {{ o.dates.why }}</span
+              >
+            }
+          </div>
+        }
+        <lv-select label="For" placeholder="choose a learner …" value="" (chosen)="addOwn($event)">
+          @for (l of rest(); track l.id) {
+            <lv-option [value]="l.id" [label]="l.name" />
+          }
+        </lv-select>
+      </fieldset>
+      <lv-fold name="Days without school">
+        @for (o of here.days().off; track $index) {
+          <div class="off">
+            <span class="grow"
+              >{{ dayIn(o.from) }}{{ o.until && o.until !== o.from ? ' to ' + dayIn(o.until) : ''
+              }}{{ o.name ? ', ' + o.name : '' }}</span
+            >
+            <button
+              pButton
+              severity="secondary"
+              text
+              class="icon"
+              type="button"
+              [attr.aria-label]="'There is school: ' + (o.name || dayIn(o.from))"
+              (click)="dropOff($index)"
+            >
+              <svg lucideIcon="x"></svg>
+            </button>
+          </div>
+        }
+        <div class="two">
+          <lv-date label="From" [value]="from()" (told)="from.set($event)" />
+          <lv-date label="until" [value]="until()" (told)="until.set($event)" />
+        </div>
+        <form class="row" (submit)="$event.preventDefault(); addOff(n.value); n.value = ''">
+          <input pInputText class="grow" #n maxlength="80" aria-label="What for" placeholder="holidays" /><button
+            pButton
+            severity="secondary"
+            type="submit"
+            [disabled]="!from()"
+          >
+            Add
+          </button>
+        </form>
+      </lv-fold>
+    }
+  `,
+  styleUrl: './panel.css',
+})
+export class PanelHow {
+  protected readonly here = inject(PlanHere);
+  private readonly work = inject(WorkspaceStore);
+  protected readonly whenIn = whenIn;
+  protected readonly dayIn = dayIn;
+  protected readonly zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  protected readonly from = signal('');
+  protected readonly until = signal('');
+  /** Who has everybody's dates. */
+  protected readonly rest = computed(() => {
+    const set = new Set(this.here.otherDates().flatMap((o) => (o.isSet ? [o.learner.id] : [])));
+    return this.here.audience().filter((l) => !set.has(l.id));
+  });
+
+  protected setDate(field: 'opensAt' | 'dueAt' | 'closesAt', value: string): void {
+    const names = { opensAt: 'opening date', dueAt: 'due date', closesAt: 'closing date' };
+    this.here.change({ [field]: value || null, zone: this.zone }, names[field]);
+  }
+
+  protected setOwn(id: Id, patch: OwnDates): void {
+    const plan = this.here.plan();
+    if (!plan) return;
+    const ownDates = { ...plan.ownDates, [id]: { ...plan.ownDates[id], ...patch } };
+    this.here.change({ ownDates }, 'dates of one learner', `dates ${id}`);
+  }
+
+  protected addOwn(id: Id): void {
+    const plan = this.here.plan();
+    if (plan && id) this.setOwn(id, { dueAt: plan.dueAt });
+  }
+
+  protected dropOwn(id: Id): void {
+    const plan = this.here.plan();
+    if (!plan) return;
+    const ownDates: HandOut['ownDates'] = Object.fromEntries(Object.entries(plan.ownDates).filter(([k]) => k !== id));
+    this.here.change({ ownDates }, 'dates of one learner');
+  }
+
+  protected addOff(name: string): void {
+    const [from, until] = [this.from(), this.until() || this.from()];
+    if (!from) return;
+    const off = [
+      ...this.here.days().off,
+      { from: from < until ? from : until, until: from < until ? until : from, name: name.trim() },
+    ];
+    this.saveDays(off.sort((a, b) => a.from.localeCompare(b.from)));
+    this.from.set('');
+    this.until.set('');
+  }
+
+  protected dropOff(at: number): void {
+    this.saveDays(this.here.days().off.filter((_, i) => i !== at));
+  }
+
+  private saveDays(off: ReturnType<PlanHere['days']>['off']): void {
+    this.work.dispatch(HandOutActions.schoolDaysSaved({ days: { ...this.here.days(), off } }));
+  }
+}

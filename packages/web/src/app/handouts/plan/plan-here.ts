@@ -1,0 +1,293 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import {
+  bandsOf,
+  cardInShort,
+  coverage,
+  datesFor,
+  type HandOut,
+  handOutState,
+  holdersOf,
+  type Id,
+  joinedSince,
+  type Learner,
+  linesNow,
+  lookOver,
+  NO_DAYS_OFF,
+  openFindings,
+  personalVersions,
+  type PlanFinding,
+  type PlanRule,
+  recipientsOf,
+  SCHOOL_ID,
+  type Version,
+  versionTree,
+  withRule,
+} from '@lorvet/core';
+import { CLEARLY_BETTER, suggest } from '@lorvet/core/measures';
+import { Clock } from '../../platform/clock';
+import { HandOutActions } from '../../store/actions';
+import { WorkspaceStore } from '../../store/workspace';
+
+export type PlanStep = 'what' | 'who' | 'how' | 'check';
+
+/** The plan that is open: what it says, what follows from that, and every way to change it. One for each open plan. */
+@Injectable()
+export class PlanHere {
+  private readonly work = inject(WorkspaceStore);
+  private readonly clock = inject(Clock);
+  readonly id = signal('');
+  /** The step whose panel is open; null: the one that is next. */
+  readonly asked = signal<PlanStep | null>(null);
+
+  readonly people = this.work.people;
+  readonly plan = computed<HandOut | undefined>(() => this.work.handOuts()[this.id()]);
+  readonly family = computed(() => this.work.families()[this.plan()?.familyId ?? '']);
+  readonly days = computed(() => this.work.calendars()[SCHOOL_ID] ?? NO_DAYS_OFF);
+  readonly isDraft = computed(() => this.plan()?.state === 'draft');
+  readonly state = computed(() => {
+    const plan = this.plan();
+    return plan ? handOutState(plan, this.clock.local()) : 'draft';
+  });
+  readonly audience = computed<readonly Learner[]>(() => {
+    const plan = this.plan();
+    return plan ? recipientsOf(plan, this.people()) : [];
+  });
+  readonly step = computed<PlanStep>(() => this.asked() ?? (this.audience().length ? 'check' : 'who'));
+
+  /** The master and the versions that are for anybody; a version made for one learner stands in that learner's row only. */
+  readonly columns = computed(() => {
+    const family = this.family();
+    if (!family) return [];
+    return [
+      { id: null as Id | null, name: 'Master', swatch: family.swatch },
+      ...versionTree(family).flatMap(({ version: v }) =>
+        v.learnerId ? [] : [{ id: v.id as Id | null, name: v.name, swatch: v.swatch }],
+      ),
+    ];
+  });
+  /** By learner: the newest version that was made for them. */
+  readonly personal = computed((): ReadonlyMap<Id, Version> => {
+    const family = this.family();
+    if (!family) return new Map();
+    return new Map(
+      this.audience().flatMap((l) => {
+        const own = personalVersions(family, l.id).at(-1);
+        return own ? [[l.id, own] as const] : [];
+      }),
+    );
+  });
+  readonly lines = computed(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    // What was given is what they have, whatever the rules say now.
+    if (plan.state === 'draft') return linesNow(plan, this.people());
+    const frozen = this.work.frozen();
+    return Object.entries(plan.given).flatMap(([learnerId, g]) => {
+      const f = frozen[g.frozen];
+      return f ? [{ learnerId, versionId: f.versionId }] : [];
+    });
+  });
+  private readonly versionsOf = computed(() => {
+    const by = new Map<Id, { versions: (Id | null)[]; rule: boolean }>();
+    for (const l of this.lines()) {
+      const now = by.get(l.learnerId) ?? { versions: [], rule: false };
+      now.versions.push(l.versionId);
+      if ('rule' in l && l.rule) now.rule = true;
+      by.set(l.learnerId, now);
+    }
+    return by;
+  });
+  private readonly suggestions = computed(() => {
+    const family = this.family();
+    if (!family || !this.isDraft()) return new Map<Id, never>();
+    return new Map(suggest(family, this.audience(), this.people().today).map((s) => [s.learnerId, s]));
+  });
+  readonly bands = computed(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    return bandsOf(plan, this.people()).map((b) => ({ ...b, rows: b.learners.map((l) => this.rowOf(plan, l)) }));
+  });
+  readonly rows = computed(() => this.bands().flatMap((b) => b.rows));
+  readonly without = computed(() => this.rows().filter((r) => r.versions.length === 0));
+  readonly twice = computed(() => this.rows().filter((r) => r.versions.length > 1).length);
+  /** Who joined since it was given out, and has nothing of it. */
+  readonly late = computed(() => {
+    const plan = this.plan();
+    return plan ? joinedSince(plan, this.people()) : [];
+  });
+
+  private readonly others = computed(() =>
+    this.work
+      .handOutHeads()
+      .filter((h) => h.state === 'given')
+      .map((h) => ({ id: h.id, title: h.title, learnerIds: holdersOf(h) })),
+  );
+  readonly checks = computed<readonly PlanFinding[]>(() => {
+    const plan = this.plan();
+    if (!plan || !this.isDraft() || (plan.kind === 'work' && !this.family())) return [];
+    return coverage(plan, this.family(), this.people(), this.clock.local(), {
+      days: this.days(),
+      others: this.others(),
+    });
+  });
+  readonly open = computed(() => {
+    const plan = this.plan();
+    return plan ? openFindings(this.checks(), plan) : [];
+  });
+  readonly toMend = computed(() => this.checks().filter((c) => c.level === 'mend').length);
+  readonly toConfirm = computed(() => this.open().filter((c) => c.level === 'confirm'));
+  /** What stands in the sheets that may not be meant for learners, with its place. */
+  readonly findings = computed(() => {
+    const plan = this.plan();
+    const family = this.family();
+    if (!plan || !family || !this.isDraft()) return [];
+    const names = new Map<Id | null, string>([
+      [null, 'Master'],
+      ...family.versions.map((v) => [v.id, v.name] as const),
+    ]);
+    return lookOver(plan, family, this.people()).map((f) => ({
+      says: f.says,
+      where: `${names.get(f.versionId) ?? 'A version'}, ${f.page ? `page ${f.page}` : 'title and note'}`,
+      link: f.versionId === null ? ['/bench', family.id] : ['/bench', family.id, f.versionId],
+    }));
+  });
+  readonly shares = computed(() => {
+    const counts = new Map<Id | null, number>();
+    for (const r of this.rows())
+      if (r.versions.length === 1) counts.set(r.versions[0] ?? null, (counts.get(r.versions[0] ?? null) ?? 0) + 1);
+    const all = [...this.columns(), ...this.personal().values()];
+    return all.flatMap((c) => {
+      const count = counts.get(c.id) ?? 0;
+      return count ? [{ id: c.id, name: c.name, swatch: c.swatch, count }] : [];
+    });
+  });
+  /** Rules in words, with the name of what they give. */
+  readonly rules = computed(() => {
+    const { classes, groups, audiences } = this.people();
+    const parts = [...classes, ...groups, ...audiences];
+    const names = new Map(this.columns().map((c) => [c.id, c.name]));
+    return (this.plan()?.rules ?? []).map((rule) => ({
+      rule,
+      who:
+        rule.by === 'everyone'
+          ? 'Everyone'
+          : (parts.find((p) => p.id === rule.of)?.name ?? `A ${rule.by} that is gone`),
+      version: names.get(rule.versionId) ?? 'a version that is gone',
+    }));
+  });
+  /** Whoever has other dates than the rest, and why. */
+  readonly otherDates = computed(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    return this.audience().flatMap((learner) => {
+      const dates = datesFor(plan, learner, this.days());
+      return dates.why ? [{ learner, dates, isSet: Object.hasOwn(plan.ownDates, learner.id) }] : [];
+    });
+  });
+
+  private rowOf(plan: HandOut, learner: Learner) {
+    const { versions, rule } = this.versionsOf().get(learner.id) ?? { versions: [], rule: false };
+    const suggestion = this.suggestions().get(learner.id) as ReturnType<typeof suggest>[number] | undefined;
+    const [current] = versions;
+    const differs =
+      suggestion &&
+      (versions.length !== 1 || (suggestion.betterBy.get(current ?? '') ?? CLEARLY_BETTER) >= CLEARLY_BETTER);
+    const says = cardInShort(learner.needs, this.people().today).join(' · ');
+    return {
+      learner,
+      versions,
+      byRule: rule,
+      own: this.personal().get(learner.id),
+      says: says || learner.needs.note || 'no needs card yet',
+      suggested: differs ? suggestion.versionId : undefined,
+      why: differs ? suggestion.reasons.join('; ') : '',
+      looked: plan.lookedAs.includes(learner.id),
+    };
+  }
+
+  change(patch: Partial<HandOut>, label: string, mergeKey?: string): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const action = { handOut: { ...plan, ...patch }, label };
+    this.work.dispatch(HandOutActions.planChanged(mergeKey === undefined ? action : { ...action, mergeKey }));
+  }
+
+  setPart(kind: 'classIds' | 'groupIds' | 'learnerIds' | 'audienceIds', ids: readonly Id[]): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const still = new Set(recipientsOf({ ...plan, [kind]: [...ids] }, this.people()).map((l) => l.id));
+    this.change({ [kind]: [...ids], lines: plan.lines.filter((l) => still.has(l.learnerId)) }, 'whom it is for');
+  }
+
+  /** Gives some learners one version each, by hand, and no other. */
+  give(learnerIds: readonly Id[], versionId: Id | null): void {
+    const chosen = new Set(learnerIds);
+    const rest = (this.plan()?.lines ?? []).filter((l) => !chosen.has(l.learnerId));
+    this.change({ lines: [...rest, ...learnerIds.map((learnerId) => ({ learnerId, versionId }))] }, 'give a version');
+  }
+
+  /** Everybody of a part gets a version, also who joins later; what was chosen by hand for them before gives way. */
+  fill(by: PlanRule['by'], of: Id, versionId: Id | null): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const rule: PlanRule = { id: this.clock.newId(), by, of, versionId };
+    const { classes, groups } = this.people();
+    const part = [...classes, ...groups].find((p) => p.id === of);
+    const inIt = part && new Set(part.learnerIds);
+    const lines = by === 'everyone' ? [] : plan.lines.filter((l) => !inIt?.has(l.learnerId));
+    const rules = by === 'everyone' ? [rule] : withRule(plan.rules, rule);
+    this.change({ rules, lines }, 'fill the plan');
+  }
+
+  dropRule(id: Id): void {
+    this.change({ rules: (this.plan()?.rules ?? []).filter((r) => r.id !== id) }, 'take a rule away');
+  }
+
+  takeAway(learnerIds: readonly Id[]): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const gone = new Set(learnerIds);
+    // Who has it by a rule has nothing of it any more: those beside them keep it by hand.
+    const kept = this.lines().filter((l) => !gone.has(l.learnerId));
+    const byRule = this.lines().some((l) => gone.has(l.learnerId) && 'rule' in l && l.rule);
+    if (!byRule) return this.change({ lines: plan.lines.filter((l) => !gone.has(l.learnerId)) }, 'take a version away');
+    const lines = kept.map(({ learnerId, versionId }) => ({ learnerId, versionId }));
+    this.change({ lines, rules: [] }, 'take a version away');
+  }
+
+  acceptSuggestions(): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const added = this.without().flatMap((r) => {
+      const s = this.suggestions().get(r.learner.id) as { versionId: Id | null } | undefined;
+      return s ? [{ learnerId: r.learner.id, versionId: s.versionId }] : [];
+    });
+    this.change({ lines: [...plan.lines, ...added] }, `accept ${added.length} suggestions`);
+  }
+
+  /** Warnings may stay, for this reason. */
+  confirm(found: readonly PlanFinding[], reason: string): void {
+    const keys = new Set(found.map((f) => f.key));
+    const others = (this.plan()?.confirmed ?? []).filter((c) => !keys.has(c.key));
+    this.change({ confirmed: [...others, ...[...keys].map((key) => ({ key, reason }))] }, 'let a warning stay');
+  }
+
+  unconfirm(key: string): void {
+    this.change(
+      { confirmed: (this.plan()?.confirmed ?? []).filter((c) => c.key !== key) },
+      'ask about a warning again',
+    );
+  }
+
+  giveOut(reason: string): void {
+    const plan = this.plan();
+    if (!plan || this.toMend() > 0) return;
+    const confirmed = this.toConfirm().map((f) => ({ key: f.key, reason }));
+    this.work.dispatch(HandOutActions.givenOut({ id: plan.id, confirmed, stamp: this.work.stamp() }));
+  }
+
+  giveLate(): void {
+    const plan = this.plan();
+    if (plan) this.work.dispatch(HandOutActions.givenLate({ id: plan.id, stamp: this.work.stamp() }));
+  }
+}

@@ -1,0 +1,172 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import type { HandOut, SchoolClass } from '@lorvet/core';
+import { DemoPlace } from '../../testing/demo-place';
+import { ButtonHarness, FieldHarness } from '../../testing/harnesses';
+import { Plan } from './plan';
+
+let place: DemoPlace<Plan>;
+const plan = () => place.work.handOuts()['h-bike'] as HandOut;
+const versionsOf = (learner: string) =>
+  plan()
+    .lines.filter((l) => l.learnerId === learner)
+    .map((l) => l.versionId);
+
+/** Says why the warnings that are left may stay, where there are any. */
+async function sayWhy(): Promise<void> {
+  if (await place.has(FieldHarness, /may stay, because$/)) await place.type(/may stay, because$/, 'as agreed');
+}
+
+beforeEach(async () => {
+  place = await DemoPlace.open(Plan, { inputs: { id: 'h-bike' } });
+});
+
+describe('the loom', () => {
+  it('has a row for each learner of the audience and a column for the master and every version', () => {
+    const host = place.fixture.nativeElement as HTMLElement;
+    const heads = [...host.querySelectorAll('thead th')].map((h) => h.textContent?.trim());
+    expect(heads.slice(2, 6)).toEqual(['SMaster', 'WSupported', 'FCore', 'HExtended']);
+    expect(host.querySelectorAll('tbody tr:not(.band)')).toHaveLength(23);
+  });
+
+  it('gives one crossing to each: another takes the first one’s place', async () => {
+    expect(versionsOf('l-jory')).toEqual(['pun-core']);
+    await place.check(/^Extended for Jory S\./);
+    expect(versionsOf('l-jory')).toEqual(['pun-ext']);
+    await place.press('Take the version of Jory S. away');
+    expect(versionsOf('l-jory')).toEqual([]);
+    await place.undo();
+    expect(versionsOf('l-jory')).toEqual(['pun-ext']);
+  });
+
+  it('counts who is without, and waits with giving out until nobody is', async () => {
+    expect(place.text).toContain('7 without');
+    expect(await (await place.button(/^Schedule for/)).isDisabled()).toBe(true);
+    await place.press(/^Accept 7 suggestions/);
+    expect(place.text).toContain('0 without');
+    await sayWhy();
+    expect(await (await place.button(/^Schedule for 23/)).isDisabled()).toBe(false);
+  });
+
+  it('gives out at a word to everybody, and freezes it', async () => {
+    await place.press(/^Accept 7 suggestions/);
+    await sayWhy();
+    await place.press(/^Schedule for/);
+    expect(plan().state).toBe('given');
+    expect(Object.keys(plan().given)).toHaveLength(23);
+    expect(place.text).toContain('Scheduled');
+    expect(await place.has(ButtonHarness, /^Accept/)).toBe(false);
+  });
+});
+
+describe('filling the plan', () => {
+  const by = (learner: string) => place.text && versionsShown(learner);
+  /** Names of what a learner would get, as the loom shows it. */
+  const versionsShown = (learner: string) =>
+    [...document.querySelectorAll<HTMLInputElement>(`[data-row="l-${learner}"] input[type=radio]`)]
+      .filter((r) => r.checked)
+      .map((r) => r.getAttribute('aria-label')?.split(' for ')[0]);
+
+  it('a head gives its version to everyone, and one undo takes it back', async () => {
+    await place.press('Supported for everyone');
+    expect([by('jory'), by('corin'), by('zennor')]).toEqual([['Supported'], ['Supported'], ['Supported']]);
+    expect(plan()).toMatchObject({ lines: [], rules: [{ by: 'everyone', versionId: 'pun-sup' }] });
+    await place.undo();
+    expect([by('jory'), by('corin')]).toEqual([['Core'], []]);
+  });
+
+  it('a part is filled by a rule, which says more than everyone’s; by hand is by hand', async () => {
+    await place.press('Core for everyone');
+    await place.choose('Fill for', 'Anemones');
+    await place.choose('with', 'Extended');
+    await place.check(/^Master for Perran D\./);
+    expect([by('perran'), by('elowen'), by('jory')]).toEqual([['Master'], ['Extended'], ['Core']]);
+    expect(place.text).toContain('Anemones: Extended');
+    await place.press('Take the rule away: Anemones, Extended');
+    expect(by('elowen')).toEqual(['Core']);
+  });
+
+  it('several who are chosen get one together, or nothing', async () => {
+    await place.check('Choose Jory S.');
+    await place.check('Choose Kerra L.');
+    await place.choose('Give to the chosen', 'Master');
+    expect([by('jory'), by('kerra')]).toEqual([['Master'], ['Master']]);
+    await place.check('Choose Jory S.');
+    await place.press('Take away');
+    expect(by('jory')).toEqual([]);
+  });
+
+  it('goes from learner to learner by keys, and a digit gives a version', async () => {
+    const at = (id: string, column: number) =>
+      document.querySelectorAll<HTMLInputElement>(`[data-row="${id}"] input[type=radio]`)[column];
+    const key = (name: string) =>
+      document.activeElement?.dispatchEvent(
+        new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }),
+      );
+    at('l-brannoc', 2)?.focus();
+    key('ArrowDown');
+    expect(document.activeElement).toBe(at('l-ysolde', 2));
+    key('4');
+    await place.rest();
+    expect(by('ysolde')).toEqual(['Extended']);
+    key('ArrowUp');
+    expect(document.activeElement).toBe(at('l-brannoc', 3));
+  });
+});
+
+describe('dates', () => {
+  it('are later for who has more time agreed, and other for who is named', async () => {
+    await place.press(/^How/);
+    expect(place.text).toMatch(/Tamsin W\..*1 day more, as agreed/);
+    await place.choose('For', 'Jory S.');
+    await place.write(/^Due for Jory S\./, '01/02/2030 09:00 AM');
+    expect(plan().ownDates['l-jory']).toEqual({ dueAt: '2030-01-02T09:00' });
+    await place.press('As for everybody');
+    expect(plan().ownDates).toEqual({});
+  });
+
+  it('on a day without school are asked about, and stay for a reason', async () => {
+    await place.press(/^Accept 7 suggestions/);
+    await place.press(/^How/);
+    await place.write('Due', '12/26/2026 09:00 AM');
+    await place.press(/^Check/);
+    expect(place.text).toContain('It is due on winter holidays');
+    expect(await (await place.button(/^Schedule for 23/)).isDisabled()).toBe(true);
+    await place.type(/may stay, because$/, 'they asked for it');
+    await place.press(/^Schedule for 23/);
+    expect(plan().state).toBe('given');
+    expect(plan().confirmed.some((c) => c.key.startsWith('day-off') && c.reason === 'they asked for it')).toBe(true);
+  });
+});
+
+describe('after giving out', () => {
+  it('who joins the class is told of, and gets what the rule says at a word', async () => {
+    place = await DemoPlace.open(Plan, {
+      inputs: { id: 'h-market' },
+      change: (w) => ({
+        ...w,
+        handOuts: {
+          ...w.handOuts,
+          'h-market': {
+            ...(w.handOuts['h-market'] as HandOut),
+            rules: [{ id: 'r', by: 'everyone', of: '', versionId: null }],
+          },
+        },
+        classes: {
+          ...w.classes,
+          'c-kestrel': {
+            ...(w.classes['c-kestrel'] as SchoolClass),
+            learnerIds: [...(w.classes['c-kestrel']?.learnerIds ?? []), 'l-jory'],
+          },
+        },
+      }),
+    });
+    const market = () => place.work.handOuts()['h-market'];
+    expect(place.text).toContain('Jory S. joined since and has nothing of it yet.');
+    await place.press('Give it to them too');
+    expect(market()?.given['l-jory']).toBeDefined();
+    expect(market()?.history.at(-1)?.says).toBe('given to Jory S., who joined since');
+    expect(place.work.index().slips['l-jory']?.works['h-market']).toBeDefined();
+    await place.undo();
+    expect(market()?.given['l-jory']).toBeUndefined();
+  });
+});

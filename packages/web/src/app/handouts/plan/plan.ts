@@ -1,0 +1,129 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Clock } from '../../platform/clock';
+import { many } from '../../platform/many';
+import { Parts } from '../../store/parts';
+import { wantFamily, wantGiven } from '../../store/wants';
+import { WorkspaceStore } from '../../store/workspace';
+import { Empty } from '../../ui/empty';
+import { Notice } from '../../ui/notice';
+import { FootBar } from '../../ui/panes';
+import { dayIn, whenIn } from '../../ui/when';
+import { Loom } from './loom';
+import { PanelCheck } from './panel-check';
+import { PanelHow } from './panel-how';
+import { PanelWhat } from './panel-what';
+import { PanelWho } from './panel-who';
+import { PlanHere, type PlanStep } from './plan-here';
+
+const STATES = { draft: 'Draft', scheduled: 'Scheduled', 'given out': 'Given out', closed: 'Closed' };
+const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
+  what: 'What is given',
+  who: 'Whom it is for',
+  how: 'When and how',
+  check: 'Checks',
+};
+
+/** The plan of one hand-out: what, who, how and the check always in view, and a loom of learners by versions. */
+@Component({
+  selector: 'lv-plan',
+  imports: [ButtonDirective, Empty, FootBar, InputText, Loom, PanelCheck, PanelHow, PanelWhat, PanelWho, RouterLink],
+  providers: [PlanHere],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './plan.html',
+  styleUrl: './plan.css',
+})
+export class Plan {
+  readonly id = input.required<string>();
+  protected readonly here = inject(PlanHere);
+  private readonly work = inject(WorkspaceStore);
+  private readonly clock = inject(Clock);
+  private readonly notice = inject(Notice);
+  protected readonly loom = viewChild(Loom);
+  protected readonly STATES = STATES;
+  protected readonly STEP_NAMES = STEP_NAMES;
+  protected readonly whenIn = whenIn;
+  protected readonly dayIn = dayIn;
+  protected readonly many = many;
+  /** Which sheet is open on a narrow screen. */
+  protected readonly sheet = signal<string | null>(null);
+  protected readonly sheets = computed(() => {
+    const mend = this.here.toMend();
+    const name = STEP_NAMES[this.here.step()];
+    return [{ id: 'beside-checks', name: mend ? `${name}: ${mend} to mend` : name }];
+  });
+  /** Why the warnings that are left may stay. */
+  protected readonly reason = signal('');
+  /** Whether the plan and its activity have come, if they are there. */
+  protected readonly ready = inject(Parts).hold(
+    () => this.id() || null,
+    async (id, want) => {
+      await wantGiven(id, want, this.work.doc);
+      const plan = this.work.handOuts()[id];
+      if (plan?.familyId) await wantFamily(plan.familyId, want, this.work.doc);
+    },
+  );
+  protected readonly canGive = computed(
+    () => this.here.toMend() === 0 && (this.here.toConfirm().length === 0 || this.reason().trim() !== ''),
+  );
+  protected readonly whoText = computed(() => {
+    const plan = this.here.plan();
+    const { classes, groups, audiences } = this.here.people();
+    const parts = [
+      ...classes.filter((c) => plan?.classIds.includes(c.id)),
+      ...groups.filter((g) => plan?.groupIds.includes(g.id)),
+      ...audiences.filter((a) => plan?.audienceIds.includes(a.id)),
+    ];
+    const single = plan?.learnerIds.length ?? 0;
+    return [...parts.map((p) => p.name), ...(single ? [`${single} single`] : [])].join(' · ') || 'Nobody yet';
+  });
+  protected readonly lateNames = computed(() => {
+    const names = this.here.late().map((l) => l.name);
+    return names.length > 4 ? `${names.length} learners` : names.join(', ');
+  });
+  protected readonly lookFirst = computed(() => {
+    const looked = this.here.plan()?.lookedAs ?? [];
+    const ready = this.here.rows().flatMap((r) => (r.versions.length > 0 ? [r.learner] : []));
+    return ready.find((l) => !looked.includes(l.id)) ?? ready[0];
+  });
+
+  constructor() {
+    effect(() => {
+      const id = this.id();
+      untracked(() => {
+        this.here.id.set(id);
+        this.here.asked.set(null);
+      });
+    });
+  }
+
+  protected ask(step: PlanStep): void {
+    this.here.asked.set(step);
+    this.sheet.set('beside-checks');
+  }
+
+  protected giveOut(): void {
+    const plan = this.here.plan();
+    if (!plan || !this.canGive()) return;
+    const count = many(this.here.audience().length, 'learner');
+    this.here.giveOut(this.reason().trim());
+    this.reason.set('');
+    const later = plan.opensAt && plan.opensAt > this.clock.local();
+    this.notice.done(
+      later ? `Scheduled for ${count}` : `Given out to ${count}`,
+      later ? `It opens ${whenIn(plan.opensAt ?? '')}.` : 'They find it on their desk now.',
+    );
+  }
+}
