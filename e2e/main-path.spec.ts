@@ -88,7 +88,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   const csv = { name: 'tern.csv', mimeType: 'text/csv', buffer: Buffer.from(CLASS_LIST) };
   await page.getByLabel('Choose the list').setInputFiles(csv);
   await expect(page.getByText('Line 5: There is no name.')).toBeVisible();
-  await expect(page.getByText('Line 6: “very good” is no reading level')).toBeVisible();
+  await expect(page.getByText('Line 6: The reading level is none')).toBeVisible();
   await page.getByRole('button', { name: 'Bring in 3 learners' }).click();
   await expect(page.getByRole('button', { name: 'Tern class 3' })).toBeVisible();
   await reload(page);

@@ -15,10 +15,14 @@ test('filling by group shows who would get two, and giving out waits until it is
   await page.getByRole('checkbox', { name: 'Anemones' }).check();
   await kept(page);
   await page.goto('/hand-outs/h-bike');
-  await page.getByRole('button', { name: 'Fill by group' }).click();
-  await choose(page.getByLabel('Shanny, 6'), 'Core');
-  await choose(page.getByLabel('Anemones, 4'), 'Supported');
-  await page.keyboard.press('Escape');
+  const fill = page.getByRole('group', { name: 'Fill the plan' });
+  for (const [part, version] of [
+    ['Shanny', 'Core'],
+    ['Anemones', 'Supported'],
+  ] as const) {
+    await choose(fill.getByLabel('Fill for'), part);
+    await choose(fill.getByLabel('with', { exact: true }), version);
+  }
   await expect(page.getByText('Jory S. would get two versions')).toBeVisible();
   await expect(page.getByText('1 twice')).toBeVisible();
   await expect(give).toBeDisabled();
@@ -30,7 +34,9 @@ test('filling by group shows who would get two, and giving out waits until it is
   await page.getByRole('combobox', { name: 'Due' }).fill('01/01/2030 09:00 AM');
   await page.getByRole('combobox', { name: 'Opens' }).fill('01/02/2030 09:00 AM');
   await page.getByRole('combobox', { name: 'Opens' }).press('Tab');
+  await page.getByRole('button', { name: /^Check/ }).click();
   await expect(page.getByText('It is due before it opens')).toBeVisible();
+  await page.getByRole('button', { name: 'Change the dates' }).click();
   await page.getByRole('combobox', { name: 'Due' }).fill('01/03/2030 09:00 AM');
   await page.getByRole('combobox', { name: 'Due' }).press('Tab');
   await page.keyboard.press('Escape');
@@ -52,9 +58,10 @@ test('given to read, nobody can write, and the plan says so beforehand', async (
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^How/ }).click();
   await choose(page.getByLabel('Way to give'), 'To read: nobody can write in it');
-  await page.keyboard.press('Escape');
   await page.getByRole('radio', { name: 'Master for Talan E.' }).check();
+  await page.getByRole('button', { name: /^Check/ }).click();
   await expect(page.getByText('Master has 5 questions')).toBeVisible();
+  await page.getByLabel('1 warning may stay, because').fill('to look at together');
   await page.getByRole('button', { name: 'Give out to 1' }).click();
   await page.goto('/desk');
   await page.getByRole('button', { name: 'Kestrel class' }).click();

@@ -59,6 +59,13 @@ const VIEWS = {
   },
   upkeep: { path: '/bench/rock-pool/upkeep' },
   learners: { path: '/learners', act: (p) => p.getByRole('button', { name: 'Oriel P.' }).click() },
+  groups: {
+    path: '/learners/groups?of=c-heron',
+    act: async (p) => {
+      await p.getByRole('button', { name: 'Propose groups' }).click();
+      await p.getByRole('button', { name: /^Make these/ }).waitFor();
+    },
+  },
   plan: { path: '/hand-outs/h-bike' },
   'hand-outs': { path: '/hand-outs' },
   desk: {
@@ -122,7 +129,6 @@ const VIEWS = {
       await p.locator('lv-take-answers').evaluate((e) => e.scrollIntoView());
     },
   },
-  'bench-dark': { path: '/bench/rock-pool/rp-sup', dark: true },
 };
 
 await build();

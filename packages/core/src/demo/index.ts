@@ -32,6 +32,13 @@ const blankHandOut = (id: Id, family: Family, title: string, createdAt: string):
 
 const lines = (versionId: Id, ...names: string[]) => names.map((n) => ({ learnerId: `l-${n}`, versionId }));
 
+/** A local date and time some days from now, or on the Monday after where that is a weekend. */
+function onSchoolDay(clock: Clock, days: number, hour: number): string {
+  const at = clock.local(days, hour);
+  const weekday = new Date(`${at.slice(0, 10)}T12:00:00Z`).getUTCDay();
+  return weekday === 6 ? clock.local(days + 2, hour) : weekday === 0 ? clock.local(days + 1, hour) : at;
+}
+
 /** Days without school of the demo's year. */
 const schoolDaysAt = (clock: Clock): SchoolDays => ({
   ...NO_DAYS_OFF,
@@ -80,7 +87,7 @@ export function demoWorkspace(nowMs: number): Workspace {
       ...lines('rp-ext', 'perran', 'elowen', 'senara'),
     ],
     opensAt: clock.local(-4, 8),
-    dueAt: clock.local(3, 15),
+    dueAt: onSchoolDay(clock, 3, 15),
     lookedAs: ['l-oriel', 'l-brannoc', 'l-perran'],
   };
   const given = giveOut(survey, firstPool, people, clock.iso(-4, 7));
@@ -92,8 +99,8 @@ export function demoWorkspace(nowMs: number): Workspace {
       ...lines('bus-core', 'nessa', 'bryok', 'hedra', 'cubert', 'talan'),
       ...lines('bus-ext', 'melyor'),
     ],
-    opensAt: clock.local(1, 9),
-    dueAt: clock.local(6, 15),
+    opensAt: onSchoolDay(clock, 1, 9),
+    dueAt: onSchoolDay(clock, 6, 15),
   };
   const bikePlan: HandOut = {
     ...blankHandOut('h-bike', bike, 'Mending a puncture', clock.iso(0, 7)),
@@ -115,8 +122,8 @@ export function demoWorkspace(nowMs: number): Workspace {
         'melyor',
       ),
     ],
-    opensAt: clock.local(5, 9),
-    dueAt: clock.local(9, 15),
+    opensAt: onSchoolDay(clock, 5, 9),
+    dueAt: onSchoolDay(clock, 9, 15),
   };
   const marketPlan: HandOut = {
     ...blankHandOut('h-market', quayMarket, 'Market day at the quay', clock.iso(-1, 6)),
@@ -124,7 +131,7 @@ export function demoWorkspace(nowMs: number): Workspace {
     classIds: ['c-kestrel'],
     lines: CLASSES[1] ? CLASSES[1].learnerIds.map((learnerId) => ({ learnerId, versionId: null })) : [],
     opensAt: clock.local(-1, 8),
-    dueAt: clock.local(8, 15),
+    dueAt: onSchoolDay(clock, 8, 15),
   };
   const onBus = giveOut(busPlan, bus, people, clock.iso(-1));
   const atMarket = giveOut(marketPlan, quayMarket, people, clock.iso(-1, 7));

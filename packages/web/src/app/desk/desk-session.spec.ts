@@ -7,11 +7,17 @@ import { Clock } from '../platform/clock';
 import { DeskSession } from './desk-session';
 
 const text = (t: string): Answer => ({ kind: 'text', text: t });
+/** The time it is. */
+function at(local: string): void {
+  const clock = TestBed.inject(Clock);
+  clock.local = () => local;
+  clock.look();
+}
 async function sit(learnerId: string, change?: (w: Workspace) => Workspace): Promise<DeskSession> {
   sessionStorage.clear();
   // Any part will do: what is tested stands behind them all.
   await DemoPlace.open(Changes, { inputs: { was: '', now: '' }, ...(change ? { change } : {}) });
-  TestBed.inject(Clock).local = () => '2026-11-24T09:00';
+  at('2026-11-24T09:00');
   const desk = TestBed.inject(DeskSession);
   desk.sit(learnerId);
   return desk;
@@ -119,5 +125,38 @@ describe('an answer', () => {
       handOuts: { ...w.handOuts, 'h-survey': { ...survey(w), way: 'to-read' } },
     });
     expect((await sit('l-corin', toRead)).of('h-survey')?.locked).toBe(true);
+  });
+});
+
+describe('time', () => {
+  const dated = (patch: Partial<HandOut>) => (w: Workspace) => ({
+    ...w,
+    handOuts: { ...w.handOuts, 'h-survey': { ...survey(w), ...patch } },
+  });
+
+  it('brings by itself what opens in the next minute', async () => {
+    const desk = await sit('l-corin', dated({ opensAt: '2026-11-24T09:01' }));
+    expect(desk.all()).toEqual([]);
+    at('2026-11-24T09:01');
+    expect(desk.all().map((x) => x.id)).toEqual(['h-survey']);
+  });
+
+  it('closes: what was written stays to be looked at, and nothing is begun', async () => {
+    const desk = await sit('l-demelza', dated({ dueAt: null, closesAt: '2026-11-24T09:30' }));
+    expect(desk.of('h-survey')).toMatchObject({ locked: false, isClosed: false });
+    at('2026-11-24T09:30');
+    expect(desk.of('h-survey')).toMatchObject({ locked: true, isClosed: true, state: 'working' });
+    expect(Object.keys(desk.of('h-survey')?.answers ?? {}).length).toBeGreaterThan(0);
+  });
+
+  it('gives more of it to whom that was agreed for, and says so', async () => {
+    const due = dated({ dueAt: '2026-11-27T15:00', closesAt: '2026-11-27T15:00' });
+    const own = async (id: string) => (await sit(id, due)).all()[0]?.work;
+    expect(await own('l-jory')).toMatchObject({ dueAt: '2026-11-27T15:00', more: '' });
+    expect(await own('l-tamsin')).toMatchObject({
+      dueAt: '2026-11-30T15:00',
+      closesAt: '2026-11-30T15:00',
+      more: 'more time',
+    });
   });
 });

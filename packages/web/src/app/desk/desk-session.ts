@@ -34,6 +34,8 @@ export interface DeskSheetWork {
   readonly answers: Copy['goes'][number]['answers'];
   /** Whether this go can be written in now. */
   readonly locked: boolean;
+  /** Whether its time is over: nothing can be begun or handed in. */
+  readonly isClosed: boolean;
   /** Whether another go can be begun: the teacher asked for it, or some are left. */
   readonly again: 'asked' | 'left' | null;
   /** Numbers of the goes there are; earlier ones can be looked at. */
@@ -114,15 +116,21 @@ export class DeskSession {
     const earlier = copy?.goes.find((g) => g.n === look && g !== last);
     const open = openGo(copy, decisions, work.goes ?? undefined);
     const go = earlier?.n ?? last?.n ?? 1;
+    const isClosed = work.closesAt !== null && work.closesAt <= this.clock.minute();
     return {
       sheet: packageOf(handOutId, work, sheet, `${id}.${go}`),
       state,
       go,
       answers: (earlier ?? last)?.answers ?? {},
       goes: copy?.goes.map((g) => g.n) ?? [],
-      locked: earlier !== undefined || work.way === 'to-read' || open === undefined || open === 'next',
+      isClosed,
+      locked: earlier !== undefined || work.way === 'to-read' || isClosed || open === undefined || open === 'next',
       again:
-        earlier || work.way === 'to-read' || open !== 'next' ? null : decisions[go] === 'another go' ? 'asked' : 'left',
+        earlier || work.way === 'to-read' || isClosed || open !== 'next'
+          ? null
+          : decisions[go] === 'another go'
+            ? 'asked'
+            : 'left',
       comment: earlier ? '' : comment,
       comments: earlier ? {} : comments,
     };
@@ -181,7 +189,7 @@ export class DeskSession {
 
   private deskWork(id: string, work: Slipped): DeskWork {
     const state = statesIn(this.store.states()[id]).get(this.learnerId());
-    return { id, work, state: stateNow(work, state, this.clock.local()) };
+    return { id, work, state: stateNow(work, state, this.clock.minute()) };
   }
 }
 

@@ -44,7 +44,7 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
                 <h2 class="grow">{{ w.work.title }}</h2>
               </div>
               @if (w.work.dueAt; as due) {
-                <p>Due {{ soon(due) }}, {{ whenIn(due) }}</p>
+                <p>Due {{ soon(due) }}, {{ whenIn(due) }}{{ w.work.more ? '. You have more time.' : '' }}</p>
               }
               @if (progress(); as p) {
                 <p>{{ p.done ? 'You have answered ' + p.done + ' of ' + p.of + '.' : p.of + ' questions.' }}</p>
@@ -206,7 +206,7 @@ export class MyWork {
   private readonly open = computed(() =>
     this.session
       .all()
-      .filter((w) => w.work.way !== 'to-read' && OPEN.has(w.state))
+      .filter((w) => w.work.way !== 'to-read' && OPEN.has(w.state) && !this.isOver(w))
       .sort((a, b) => (a.work.dueAt ?? '9999').localeCompare(b.work.dueAt ?? '9999')),
   );
   protected readonly next = computed(() => this.open()[0]);
@@ -214,10 +214,12 @@ export class MyWork {
   protected readonly parts = computed(() => {
     const read = this.session.all().filter((w) => w.work.way === 'to-read');
     const done = this.session.all().filter((w) => w.work.way !== 'to-read' && !OPEN.has(w.state));
+    const over = this.session.all().filter((w) => w.work.way !== 'to-read' && OPEN.has(w.state) && this.isOver(w));
     return [
       { name: 'Then', isOpen: true, works: this.open().slice(1) },
       { name: 'To read', isOpen: false, works: read },
       { name: 'With your teacher', isOpen: false, works: done.filter((w) => w.state === 'submitted') },
+      { name: 'The time is over', isOpen: false, works: over },
       { name: 'Finished', isOpen: false, works: done.filter((w) => w.state !== 'submitted') },
     ].filter((p) => p.works.length);
   });
@@ -237,7 +239,13 @@ export class MyWork {
     if (!this.session.learner()) void inject(Router).navigate(['/desk'], { replaceUrl: true });
   }
 
+  /** Whether nothing can be begun or handed in any more. */
+  private isOver(w: DeskWork): boolean {
+    return w.work.closesAt !== null && w.work.closesAt <= this.clock.minute();
+  }
+
   protected press(w: DeskWork): string {
+    if (w.work.way !== 'to-read' && OPEN.has(w.state) && this.isOver(w)) return 'Look';
     return w.work.way === 'to-read' ? 'Read' : SAYS[w.state].press;
   }
 

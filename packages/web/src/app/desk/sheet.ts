@@ -98,6 +98,7 @@ export class DeskSheet {
     // “Submitted” is said only once it is written.
     if (!this.keeper.saved()) return 'Saving …';
     const { goes } = w.sheet.show;
+    if (w.isClosed && w.state !== 'submitted' && w.state !== 'complete') return 'The time is over';
     if (w.state === 'submitted')
       return w.again === 'left' ? `Submitted. You may try again: go ${w.go + 1} of ${goes ?? 1}` : 'Submitted';
     if (w.state === 'complete') return 'Finished';

@@ -1,17 +1,27 @@
-import { DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { computed, Injectable, signal } from '@angular/core';
 import { nanoid } from 'nanoid';
+
+/** A minute is not missed by more than that. */
+const LOOK_MS = 5000;
 
 /** Time and chance, which the core may not make up itself. */
 @Injectable({ providedIn: 'root' })
 export class Clock {
-  private readonly day = signal(this.local().slice(0, 10));
-  /** The local day, as an ISO date: another one once the page is looked at again after midnight. */
-  readonly today = this.day.asReadonly();
+  private readonly minutes = signal(this.local());
+  /** The local minute, as 'yyyy-MM-ddTHH:mm': what opens or closes by itself is looked at anew as it turns. */
+  readonly minute = this.minutes.asReadonly();
+  /** The local day, as an ISO date. */
+  readonly today = computed(() => this.minute().slice(0, 10));
 
   constructor() {
-    const look = () => this.day.set(this.local().slice(0, 10));
-    document.addEventListener('visibilitychange', look);
-    inject(DestroyRef).onDestroy(() => document.removeEventListener('visibilitychange', look));
+    // There is one of it, for as long as the page is open.
+    setInterval(() => this.look(), LOOK_MS);
+    document.addEventListener('visibilitychange', () => this.look());
+  }
+
+  /** Looks what time it is, at once. */
+  look(): void {
+    this.minutes.set(this.local());
   }
 
   iso(): string {
