@@ -37,7 +37,8 @@ async function run(name, ...args) {
 }
 
 const rows = [];
-if (does('core')) rows.push(...JSON.parse((await run('derive')).trimEnd().split('\n').at(-1)));
+if (does('core'))
+  for (const name of ['derive', 'people']) rows.push(...JSON.parse((await run(name)).trimEnd().split('\n').at(-1)));
 if (does('browser')) {
   build();
   const backup = join(folder, 'large.zip');

@@ -7,7 +7,6 @@ import { type Block, isItem } from '../activity/blocks';
 import { type Family, latest } from '../activity/family';
 import { demoWorkspace } from '../demo/index';
 import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
-import { listOf } from '../collections';
 import { bandsOf } from './recipients';
 import { coverage, openFindings } from './check/coverage';
 import { datesFor, NO_DAYS_OFF, noSchoolOn } from './dates';

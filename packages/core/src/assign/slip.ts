@@ -26,7 +26,7 @@ export const slippedSchema = z.strictObject({
   opensAt: z.string().nullable(),
   dueAt: z.string().nullable(),
   givenAt: z.string().nullable(),
-  /** After that nothing can be begun or handed in; null is never. */
+  /** After that nothing can be begun or submitted; null is never. */
   closesAt: z.string().nullable().default(null),
   /** Why the due date is another than for others, in words for the learner; empty where it is not. */
   more: z.string().default(''),

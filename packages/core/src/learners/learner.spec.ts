@@ -6,7 +6,6 @@ import { giveOut } from '../assign/give-out';
 import { handOutState, type HandOut } from '../assign/hand-out';
 import { CLEARLY_BETTER, suggest } from '../assign/suggest';
 import { demoWorkspace } from '../demo/index';
-import { listOf } from '../collections';
 import { agreed } from './supports';
 import { ageOn, EMPTY_NEEDS, goalOf, type Learner, NO_PERSON, personalValues, personalVersions } from './learner';
 

@@ -115,7 +115,7 @@ export function checkWho({ handOut, family, people, audience }: CheckContext): F
     );
   }
 
-  /** Of those who have one copy per group: nobody in none, nobody in two. */
+  /** Of those who work in groups: nobody in none, nobody in two. */
   function checkTeams(): Finding[] {
     const found: Finding[] = [];
     const count = new Map<Id, number>();

@@ -34,7 +34,7 @@ export interface DeskSheetWork {
   readonly answers: Copy['goes'][number]['answers'];
   /** Whether this go can be written in now. */
   readonly locked: boolean;
-  /** Whether its time is over: nothing can be begun or handed in. */
+  /** Whether its time is over: nothing can be begun or submitted. */
   readonly isClosed: boolean;
   /** Whether another go can be begun: the teacher asked for it, or some are left. */
   readonly again: 'asked' | 'left' | null;

@@ -239,7 +239,7 @@ export class MyWork {
     if (!this.session.learner()) void inject(Router).navigate(['/desk'], { replaceUrl: true });
   }
 
-  /** Whether nothing can be begun or handed in any more. */
+  /** Whether nothing can be begun or submitted any more. */
   private isOver(w: DeskWork): boolean {
     return w.work.closesAt !== null && w.work.closesAt <= this.clock.minute();
   }

@@ -9,7 +9,7 @@ import {
   signal,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Level, levelIn, levelsNow, READING, sayLevel, type Scale, SCALES, SKILLS, withLevel } from '@lorvet/core';
+import { type Level, levelIn, levelsNow, READING, type Scale, SCALES, SKILLS, withLevel } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { DateField } from '../ui/controls/date';

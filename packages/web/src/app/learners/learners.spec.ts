@@ -114,6 +114,7 @@ describe('the learners', () => {
     const noteOf = (name: string) => place.work.people().learners.find((l) => l.name === name)?.needs.note;
     const before = noteOf('Jory S.');
     await place.press('Corin B.');
+    await place.whole();
     await place.type('Note', 'Asks for a b');
     await place.press('Jory S.');
     expect([noteOf('Corin B.'), noteOf('Jory S.')]).toEqual(['Asks for a b', before]);

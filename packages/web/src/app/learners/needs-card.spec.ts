@@ -25,6 +25,7 @@ async function open(learner = oriel) {
   });
   opened.fixture.componentInstance.placed.subscribe((p) => placed.push(p));
   place = opened;
+  await place.whole();
 }
 const valueOf = async (field: string) => await (await place.field(field)).value();
 

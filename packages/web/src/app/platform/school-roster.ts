@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import { Problem } from '@lorvet/core';
+import { Problem } from '@lorvet/core/desk';
 import { rowsOfAnswer, type RosterRow, type RosterTables, SERVED_FILES, type ServedFile } from '@lorvet/core/lists';
 import { makeRosterWorker } from './workers/make-worker';
 import type { RosterApi, RosterReadingDone } from './workers/roster.worker';

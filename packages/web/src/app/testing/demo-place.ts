@@ -45,6 +45,8 @@ globalThis.CSS ??= { escape: (text: string) => text } as typeof CSS;
 globalThis.IntersectionObserver ??= NothingSeen as unknown as typeof IntersectionObserver;
 
 const flat = (text: string | null | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();
+/** Parts of a place that come a moment later are there by then. */
+const LATER_MS = 130;
 const NO_CHANGE = (w: Workspace): Workspace => w;
 
 /** Long work on the same thread, over the test's own storage. */
@@ -148,6 +150,12 @@ export class DemoPlace<T> {
       await new Promise((done) => setTimeout(done));
       await this.fixture.whenStable();
     }
+  }
+
+  /** Until what is drawn a moment later is there too. */
+  async whole(): Promise<void> {
+    await new Promise((done) => setTimeout(done, LATER_MS));
+    await this.rest();
   }
 
   async undo(): Promise<void> {

@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, linkedSignal, signal } from '@angular/core';
-import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import type { Id, PlanRule } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { SELECT } from '../../ui/controls/select';
-import { growing } from '../../ui/growing';
 import { SwatchMark } from '../../ui/swatch';
+import { LoomRowView, MASTER } from './loom-row';
 import { PlanHere } from './plan-here';
+import { Seen } from './seen';
 
-/** What stands for the master in a list of choices. */
-const MASTER = 'master';
-const ROWS_AT_ONCE = 30;
-const ROWS_ALWAYS = 2000;
+/** From here on only rows near those in sight are drawn, so many at once; each is as high as the others then. */
+const MANY = 60;
+const AT_ONCE = 6;
+const ROW_PX = 33;
 
 /**
  * Learners down, versions across: each learner gets one. A head gives its version to everyone; a part of the audience is
@@ -20,7 +20,7 @@ const ROWS_ALWAYS = 2000;
  */
 @Component({
   selector: 'lv-loom',
-  imports: [ButtonDirective, LucideDynamicIcon, RouterLink, SwatchMark, ...SELECT],
+  imports: [ButtonDirective, LoomRowView, LucideDynamicIcon, Seen, SwatchMark, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './loom.html',
   styleUrl: './loom.css',
@@ -29,18 +29,24 @@ export class Loom {
   protected readonly here = inject(PlanHere);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly MASTER = MASTER;
+  protected readonly ROW_PX = ROW_PX;
   protected readonly hasOwn = computed(() => this.here.personal().size > 0);
   protected readonly columnCount = computed(() => this.here.columns().length + (this.hasOwn() ? 4 : 3));
-  private readonly drawn = growing(() => this.here.id(), ROWS_AT_ONCE, ROWS_ALWAYS);
-  /** As many rows as are drawn by now, under their headings. */
-  protected readonly bands = computed(() => {
-    let left = this.drawn.budget();
-    return this.here.bands().flatMap((b) => {
-      const rows = b.rows.slice(0, Math.max(0, left));
-      left -= b.rows.length;
-      return rows.length ? [{ ...b, rows }] : [];
-    });
-  });
+  /** Whether only the rows near those in sight are drawn. */
+  protected readonly isMany = computed(() => this.here.rows().length > MANY);
+  /** The rows under their headings, in pieces that are drawn or not. */
+  protected readonly chunks = computed(() =>
+    this.here.bands().flatMap((b) => {
+      const size = this.isMany() ? AT_ONCE : b.rows.length;
+      return Array.from({ length: Math.ceil(b.rows.length / size) }, (_, i) => ({
+        key: `${b.id} ${i}`,
+        heading: i === 0 ? `${b.name} · ${b.learners.length}` : '',
+        rows: b.rows.slice(i * size, (i + 1) * size),
+      }));
+    }),
+  );
+  private readonly seen = signal<ReadonlySet<string>>(new Set());
+  private readonly waiting = new Map<string, boolean>();
   protected readonly chosen = linkedSignal<readonly Id[], ReadonlySet<Id>>({
     source: computed(() => this.here.audience().map((l) => l.id)),
     computation: (ids, before) => new Set(ids.filter((id) => before?.value.has(id))),
@@ -111,9 +117,38 @@ export class Loom {
     (fields.find((f) => f.dataset['column'] === column) ?? fields[0])?.focus();
   }
 
+  protected isDrawn(key: string): boolean {
+    return !this.isMany() || this.seen().has(key);
+  }
+
+  /** Comes near what is in sight, or goes: one piece is drawn in a frame, so that none is long. */
+  protected see(key: string, isNear: boolean): void {
+    if (!this.isMany()) return;
+    if (this.waiting.size === 0) requestAnimationFrame(() => this.drawNext());
+    this.waiting.set(key, isNear);
+  }
+
+  private drawNext(): void {
+    const now = new Set(this.seen());
+    // Those that go cost nothing; of those that come, one.
+    let isOne = false;
+    for (const [key, isNear] of this.waiting) {
+      if (isNear && isOne) continue;
+      this.waiting.delete(key);
+      if (!isNear) now.delete(key);
+      else if (!now.has(key)) {
+        now.add(key);
+        isOne = true;
+      }
+    }
+    this.seen.set(now);
+    if (this.waiting.size) requestAnimationFrame(() => this.drawNext());
+  }
+
   /** A learner's row, in view and with the focus. */
   show(learnerId: string): void {
-    this.drawn.reach(ROWS_ALWAYS);
+    const chunk = this.chunks().find((c) => c.rows.some((r) => r.learner.id === learnerId));
+    if (chunk) this.seen.set(new Set([...this.seen(), chunk.key]));
     requestAnimationFrame(() => {
       const row = this.host.querySelector<HTMLElement>(`[data-row="${CSS.escape(learnerId)}"]`);
       row?.scrollIntoView({ block: 'center' });

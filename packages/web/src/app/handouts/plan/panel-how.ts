@@ -8,13 +8,16 @@ import { WorkspaceStore } from '../../store/workspace';
 import { DateField } from '../../ui/controls/date';
 import { Fold } from '../../ui/controls/fold';
 import { SELECT } from '../../ui/controls/select';
+import { Several } from '../../ui/controls/several';
 import { dayIn, whenIn } from '../../ui/when';
 import { PlanHere } from './plan-here';
+
+const MOST = 8;
 
 /** In which way it is given, and when: for everybody, for some, and on which days there is no school. */
 @Component({
   selector: 'lv-plan-how',
-  imports: [ButtonDirective, DateField, Fold, InputText, LucideDynamicIcon, ...SELECT],
+  imports: [ButtonDirective, DateField, Fold, InputText, LucideDynamicIcon, Several, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here.plan(); as h) {
@@ -41,32 +44,40 @@ import { PlanHere } from './plan-here';
       </p>
       <fieldset>
         <legend>Other dates for some</legend>
-        @for (o of here.otherDates(); track o.learner.id) {
+        @for (o of set(); track o.learner.id) {
           <div class="own">
-            <strong>{{ o.learner.name }}</strong>
-            @if (o.isSet) {
-              <lv-date
-                [label]="'Due for ' + o.learner.name"
-                withTime
-                timeWhenNone="23:59"
-                [value]="o.dates.dueAt ?? ''"
-                (told)="setOwn(o.learner.id, { dueAt: $event || null })"
-              />
-              <button pButton severity="secondary" text type="button" (click)="dropOwn(o.learner.id)">
-                As for everybody
-              </button>
-            } @else {
-              <span class="small"
-                >{{ o.dates.dueAt ? 'due ' + whenIn(o.dates.dueAt) : 'no due date' }}: {{ o.dates.why }}</span
-              >
-            }
+            <lv-date
+              [label]="'Due for ' + o.learner.name"
+              withTime
+              timeWhenNone="23:59"
+              [value]="o.dates.dueAt ?? ''"
+              (told)="setOwn(o.learner.id, { dueAt: $event || null })"
+            />
+            <button pButton severity="secondary" text type="button" (click)="dropOwn(o.learner.id)">
+              As for everybody
+            </button>
           </div>
         }
-        <lv-select label="For" placeholder="choose a learner …" value="" (chosen)="addOwn($event)">
-          @for (l of rest(); track l.id) {
-            <lv-option [value]="l.id" [label]="l.name" />
-          }
-        </lv-select>
+        @if (agreed().length) {
+          <ul class="small">
+            @for (o of agreed().slice(0, MOST); track o.learner.id) {
+              <li>
+                <strong>{{ o.learner.name }}</strong>:
+                {{ o.dates.dueAt ? 'due ' + whenIn(o.dates.dueAt) : 'due any time' }}, {{ o.dates.why }}
+              </li>
+            }
+            @if (agreed().length > MOST) {
+              <li>and {{ agreed().length - MOST }} more with more time, as agreed</li>
+            }
+          </ul>
+        }
+        <lv-several
+          label="Set them for"
+          placeholder="type a name"
+          [options]="rest()"
+          [value]="[]"
+          (told)="addOwn($event[0] ?? '')"
+        />
       </fieldset>
       <lv-fold name="Days without school">
         @for (o of here.days().off; track $index) {
@@ -115,10 +126,13 @@ export class PanelHow {
   protected readonly zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   protected readonly from = signal('');
   protected readonly until = signal('');
-  /** Who has everybody's dates. */
+  protected readonly MOST = MOST;
+  protected readonly set = computed(() => this.here.otherDates().filter((o) => o.isSet));
+  protected readonly agreed = computed(() => this.here.otherDates().filter((o) => !o.isSet));
+  /** Who has no dates of their own. */
   protected readonly rest = computed(() => {
-    const set = new Set(this.here.otherDates().flatMap((o) => (o.isSet ? [o.learner.id] : [])));
-    return this.here.audience().filter((l) => !set.has(l.id));
+    const set = new Set(this.set().map((o) => o.learner.id));
+    return this.here.audience().flatMap((l) => (set.has(l.id) ? [] : [{ id: l.id, label: l.name }]));
   });
 
   protected setDate(field: 'opensAt' | 'dueAt' | 'closesAt', value: string): void {

@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, effect, inject, Injectable, signal } from '@angular/core';
 import {
   bandsOf,
   cardInShort,
@@ -23,16 +23,35 @@ import {
   versionTree,
   withRule,
 } from '@lorvet/core';
-import { CLEARLY_BETTER, suggest } from '@lorvet/core/measures';
+import { CLEARLY_BETTER, suggest, type Suggestion } from '@lorvet/core/measures';
 import { Clock } from '../../platform/clock';
+import { PlanWork } from '../../platform/plan-work';
+import type { PlanChecked } from '../../platform/workers/plan.worker';
 import { HandOutActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 
+/** From here on, learners times versions, a plan is large. */
+const LARGE = 600;
+
 export type PlanStep = 'what' | 'who' | 'how' | 'check';
+
+/** One learner's row of the loom. */
+export type LoomRow = ReturnType<PlanHere['rowOf']>;
+
+const isSame = (a: LoomRow, b: LoomRow): boolean =>
+  a.learner === b.learner &&
+  a.own === b.own &&
+  a.says === b.says &&
+  a.suggested === b.suggested &&
+  a.why === b.why &&
+  a.looked === b.looked &&
+  a.versions.length === b.versions.length &&
+  a.versions.every((v, i) => v === b.versions[i]);
 
 /** The plan that is open: what it says, what follows from that, and every way to change it. One for each open plan. */
 @Injectable()
 export class PlanHere {
+  private readonly drawn = new Map<Id, LoomRow>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   readonly id = signal('');
@@ -48,10 +67,14 @@ export class PlanHere {
     const plan = this.plan();
     return plan ? handOutState(plan, this.clock.local()) : 'draft';
   });
-  readonly audience = computed<readonly Learner[]>(() => {
-    const plan = this.plan();
-    return plan ? recipientsOf(plan, this.people()) : [];
-  });
+  readonly audience = computed<readonly Learner[]>(
+    () => {
+      const plan = this.plan();
+      return plan ? recipientsOf(plan, this.people()) : [];
+    },
+    // A plan that gives other versions is for the same learners.
+    { equal: (a, b) => a.length === b.length && a.every((l, i) => l === b[i]) },
+  );
   readonly step = computed<PlanStep>(() => this.asked() ?? (this.audience().length ? 'check' : 'who'));
 
   /** The master and the versions that are for anybody; a version made for one learner stands in that learner's row only. */
@@ -97,15 +120,22 @@ export class PlanHere {
     }
     return by;
   });
-  private readonly suggestions = computed(() => {
+  /** Whether checks and suggestions take so long that they are made beside the page. */
+  private readonly isLarge = computed(() => this.audience().length * (this.family()?.versions.length ?? 0) > LARGE);
+  private readonly suggested = signal<readonly Suggestion[]>([]);
+  private readonly suggestions = computed((): ReadonlyMap<Id, Suggestion> => {
     const family = this.family();
-    if (!family || !this.isDraft()) return new Map<Id, never>();
-    return new Map(suggest(family, this.audience(), this.people().today).map((s) => [s.learnerId, s]));
+    if (!family || !this.isDraft()) return new Map();
+    const list = this.isLarge() ? this.suggested() : suggest(family, this.audience(), this.people().today);
+    return new Map(list.map((s) => [s.learnerId, s]));
   });
   readonly bands = computed(() => {
     const plan = this.plan();
     if (!plan) return [];
-    return bandsOf(plan, this.people()).map((b) => ({ ...b, rows: b.learners.map((l) => this.rowOf(plan, l)) }));
+    return bandsOf(plan, this.people()).map((b) => ({
+      ...b,
+      rows: b.learners.map((l) => this.same(this.rowOf(plan, l))),
+    }));
   });
   readonly rows = computed(() => this.bands().flatMap((b) => b.rows));
   readonly without = computed(() => this.rows().filter((r) => r.versions.length === 0));
@@ -122,9 +152,14 @@ export class PlanHere {
       .filter((h) => h.state === 'given')
       .map((h) => ({ id: h.id, title: h.title, learnerIds: holdersOf(h) })),
   );
+  /** What was checked beside the page, and of which plan. */
+  private readonly checked = signal<(PlanChecked & { readonly of: HandOut }) | null>(null);
+  /** Whether what the checks say is about the plan as it is now. */
+  readonly isChecked = computed(() => !this.isLarge() || this.checked()?.of === this.plan());
   readonly checks = computed<readonly PlanFinding[]>(() => {
     const plan = this.plan();
     if (!plan || !this.isDraft() || (plan.kind === 'work' && !this.family())) return [];
+    if (this.isLarge()) return this.checked()?.found ?? [];
     return coverage(plan, this.family(), this.people(), this.clock.local(), {
       days: this.days(),
       others: this.others(),
@@ -145,7 +180,8 @@ export class PlanHere {
       [null, 'Master'],
       ...family.versions.map((v) => [v.id, v.name] as const),
     ]);
-    return lookOver(plan, family, this.people()).map((f) => ({
+    const shown = this.isLarge() ? (this.checked()?.shown ?? []) : lookOver(plan, family, this.people());
+    return shown.map((f) => ({
       says: f.says,
       where: `${names.get(f.versionId) ?? 'A version'}, ${f.page ? `page ${f.page}` : 'title and note'}`,
       link: f.versionId === null ? ['/bench', family.id] : ['/bench', family.id, f.versionId],
@@ -185,9 +221,41 @@ export class PlanHere {
     });
   });
 
-  private rowOf(plan: HandOut, learner: Learner) {
+  constructor() {
+    const beside = inject(PlanWork);
+    effect((onCleanup) => {
+      const plan = this.plan();
+      const family = this.family();
+      if (!plan || !family || !this.isLarge() || !this.isDraft()) return;
+      let isOld = false;
+      onCleanup(() => (isOld = true));
+      const more = { days: this.days(), others: this.others() };
+      void beside.check(plan, family, this.people(), this.clock.local(), more).then((done) => {
+        if (!isOld) this.checked.set({ ...done, of: plan });
+      });
+    });
+    effect((onCleanup) => {
+      const family = this.family();
+      if (!family || !this.isLarge() || !this.isDraft()) return;
+      let isOld = false;
+      onCleanup(() => (isOld = true));
+      void beside.suggest(family, this.audience(), this.people().today).then((list) => {
+        if (!isOld) this.suggested.set(list);
+      });
+    });
+  }
+
+  /** The row as it was drawn before, where it says the same: it is not drawn anew then. */
+  private same(row: LoomRow): LoomRow {
+    const before = this.drawn.get(row.learner.id);
+    if (before && isSame(before, row)) return before;
+    this.drawn.set(row.learner.id, row);
+    return row;
+  }
+
+  protected rowOf(plan: HandOut, learner: Learner) {
     const { versions, rule } = this.versionsOf().get(learner.id) ?? { versions: [], rule: false };
-    const suggestion = this.suggestions().get(learner.id) as ReturnType<typeof suggest>[number] | undefined;
+    const suggestion = this.suggestions().get(learner.id);
     const [current] = versions;
     const differs =
       suggestion &&
@@ -259,7 +327,7 @@ export class PlanHere {
     const plan = this.plan();
     if (!plan) return;
     const added = this.without().flatMap((r) => {
-      const s = this.suggestions().get(r.learner.id) as { versionId: Id | null } | undefined;
+      const s = this.suggestions().get(r.learner.id);
       return s ? [{ learnerId: r.learner.id, versionId: s.versionId }] : [];
     });
     this.change({ lines: [...plan.lines, ...added] }, `accept ${added.length} suggestions`);

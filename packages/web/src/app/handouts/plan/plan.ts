@@ -76,7 +76,10 @@ export class Plan {
     },
   );
   protected readonly canGive = computed(
-    () => this.here.toMend() === 0 && (this.here.toConfirm().length === 0 || this.reason().trim() !== ''),
+    () =>
+      this.here.isChecked() &&
+      this.here.toMend() === 0 &&
+      (this.here.toConfirm().length === 0 || this.reason().trim() !== ''),
   );
   protected readonly whoText = computed(() => {
     const plan = this.here.plan();

@@ -6,5 +6,6 @@ export const makePackWorker = none;
 export const makeKeepingWorker = none;
 export const makeIntakeWorker = none;
 export const makeGroupingWorker = none;
+export const makePlanWorker = none;
 export const makeRosterWorker = none;
 export const makeSearchWorker = none;

@@ -6,6 +6,7 @@ export const makeIntakeWorker = (): Worker =>
   new Worker(new URL('./intake.worker', import.meta.url), { type: 'module' });
 export const makeGroupingWorker = (): Worker =>
   new Worker(new URL('./grouping.worker', import.meta.url), { type: 'module' });
+export const makePlanWorker = (): Worker => new Worker(new URL('./plan.worker', import.meta.url), { type: 'module' });
 export const makeRosterWorker = (): Worker =>
   new Worker(new URL('./roster.worker', import.meta.url), { type: 'module' });
 export const makeSearchWorker = (): Worker =>

@@ -14,7 +14,7 @@ import { keepsIfItCan, keepSmall, keptOrLetGo } from '../kept-or-let-go';
 import { onceDrawn } from '../once-drawn';
 
 /** From here on only the rows that are seen are drawn. */
-const MANY = 200;
+const MANY = 80;
 
 export interface Column {
   /** The member of a row that is sorted by. */
@@ -31,7 +31,7 @@ const KEPT = z.strictObject({
 
 /**
  * A table of one of the teacher's places: sorted by its head, columns moved by dragging, both kept under the name of the
- * place; rows virtual from 200.
+ * place; rows virtual from 80.
  * `<p-table lvTable="learners" says="Learners" [rowHeight]="36" [value]="rows()">`
  */
 @Directive({ selector: 'p-table[lvTable]' })
