@@ -41,6 +41,20 @@ describe('what is typed before its field is there', () => {
     expect(other.value).toHaveLength(20);
   });
 
+  it('has its spaces, which press nothing that has the focus still; before any word they do', () => {
+    const release = () =>
+      button.dispatchEvent(new KeyboardEvent('keyup', { key: ' ', bubbles: true, cancelable: true }));
+    button.click();
+    expect([key(' '), release()]).toEqual([true, true]);
+    key('Backspace');
+    type('Knots');
+    expect([key(' '), release()]).toEqual([false, false]);
+    type('and bends');
+    const input = field();
+    ahead.into(input);
+    expect(input.value).toBe('Knots and bends');
+  });
+
   it('is sent by Enter after it, and the next field has what follows', async () => {
     button.click();
     type('new master');

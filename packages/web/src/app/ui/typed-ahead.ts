@@ -20,6 +20,8 @@ const isRecent = (at: number): boolean => performance.now() - at < RECENT_MS;
 export class TypedAhead {
   private text = '';
   private last = 0;
+  /** Whether the space that is held down stands between words. */
+  private isWord = false;
   /** When something was pressed that may open a field. */
   private pressed = -RECENT_MS;
 
@@ -29,6 +31,7 @@ export class TypedAhead {
     const first = { capture: true, signal: over.signal };
     document.addEventListener('click', (event) => this.clicked(event), first);
     document.addEventListener('keydown', (event) => this.keyed(event), first);
+    document.addEventListener('keyup', (event) => this.released(event), first);
     inject(DestroyRef).onDestroy(() => over.abort());
   }
 
@@ -81,13 +84,33 @@ export class TypedAhead {
     if (isCommand || event.altKey || key === 'Escape' || key === 'Tab') this.text = '';
     else if (key === 'Backspace') this.text = this.text.slice(0, -1);
     else if (key === 'Enter') this.entered(event);
-    else if (key.length === 1) this.text += key;
+    else if (key.length === 1) {
+      if (key === ' ') this.spaced(event);
+      this.text += key;
+    }
+  }
+
+  /** A space between words that are typed ahead does not press the button that has the focus still. */
+  private spaced(event: KeyboardEvent): void {
+    this.isWord = this.isMeantForNext(event);
+    if (this.isWord) event.preventDefault();
+  }
+
+  private released(event: KeyboardEvent): void {
+    if (event.key !== ' ' || !this.isWord) return;
+    this.isWord = false;
+    event.preventDefault();
+  }
+
+  private isMeantForNext(event: KeyboardEvent): boolean {
+    return (
+      this.text !== '' && isRecent(this.pressed) && event.target instanceof Element && event.target.matches(PRESSED)
+    );
   }
 
   /** After letters for a field that is about to open it is meant for that field too, and not for what has the focus yet. */
   private entered(event: KeyboardEvent): void {
-    if (!this.text || !isRecent(this.pressed)) return;
-    if (!(event.target instanceof Element && event.target.matches(PRESSED))) return;
+    if (!this.isMeantForNext(event)) return;
     this.text += ENTER;
     event.preventDefault();
     event.stopPropagation();
