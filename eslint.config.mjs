@@ -118,7 +118,12 @@ export default tseslint.config(
     rules: { '@typescript-eslint/no-restricted-imports': ['error', { paths: [ZOD, WHOLE_CORE] }] },
   },
   {
-    files: ['packages/hub/src/main.ts', 'packages/hub/src/roster.ts', 'packages/web/src/main.ts', 'packages/core/bench/**'],
+    files: [
+      'packages/hub/src/main.ts',
+      'packages/hub/src/roster.ts',
+      'packages/web/src/main.ts',
+      'packages/core/bench/**',
+    ],
     rules: { 'no-console': 'off' },
   },
   {

@@ -28,6 +28,7 @@ export { type AskedObjective, askedObjectives } from './bank/asked';
 export { assetsHeld, assetsOfFamily, AssetUses, assetUses } from './bank/assets';
 export * from './bank/bank';
 export { type Band, bandsOf, type Recipients, recipientsOf } from './assign/recipients';
+export { changedAfter } from './assign/afterwards';
 export { coverage, openFindings } from './assign/check/coverage';
 export { type Beside, type Finding as PlanFinding, type Mend } from './assign/check/finding';
 export * from './assign/dates';

@@ -188,14 +188,15 @@ export const newHandOut = (
     ...of,
   });
 
-export type HandOutState = 'draft' | 'scheduled' | 'given out' | 'closed';
+export type HandOutState = 'draft' | 'scheduled' | 'given out' | 'closed' | 'taken back';
 
-/** Draft, scheduled (given out, opening later), given out, closed. `now` in the form of `opensAt`. */
+/** Draft, scheduled (given out, opening later), given out, closed, taken back. `now` in the form of `opensAt`. */
 export function handOutState(
-  h: Pick<HandOut, 'state' | 'opensAt'> & Partial<Pick<HandOut, 'closesAt'>>,
+  h: Pick<HandOut, 'state' | 'opensAt'> & Partial<Pick<HandOut, 'closesAt' | 'isHidden'>>,
   now: string,
 ): HandOutState {
   if (h.state === 'draft') return 'draft';
+  if (h.isHidden) return 'taken back';
   if (h.closesAt && h.closesAt <= now) return 'closed';
   return h.opensAt !== null && h.opensAt > now ? 'scheduled' : 'given out';
 }

@@ -43,6 +43,8 @@ export const handOutHeadSchema = z.object({
   audienceIds: z.array(idSchema).default([]),
   opensAt: z.string().nullable(),
   dueAt: z.string().nullable(),
+  closesAt: z.string().nullable().default(null),
+  isHidden: z.boolean().default(false),
   state: z.enum(['draft', 'given']),
   givenAt: z.string().nullable(),
   /** Who got which version; empty until it is given out. */

@@ -67,6 +67,8 @@ export function handOutHead(h: HandOut, frozen: FrozenById): HandOutHead {
     audienceIds: h.audienceIds,
     opensAt: h.opensAt,
     dueAt: h.dueAt,
+    closesAt: h.closesAt,
+    isHidden: h.isHidden,
     state: h.state,
     givenAt: h.givenAt,
     holders: [...by].map(([versionId, ids]) => ({ versionId, learners: packIds(ids) })),

@@ -80,7 +80,7 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     for (const learnerId of new Set([...Object.keys(then?.given ?? {}), ...Object.keys(shown?.given ?? {})])) {
       const given = shown?.given[learnerId];
       const frozen = given && (w.frozen[given.frozen] as Frozen | undefined);
-      if (!shown || !given || !frozen) {
+      if (!shown || shown.isHidden || !given || !frozen) {
         out.push({ in: 'slips', id: learnerId, works: { [id]: null } });
         continue;
       }

@@ -3,6 +3,7 @@ import { RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
 import type { PlanFinding } from '@lorvet/core';
 import { many } from '../../platform/many';
+import { dayIn } from '../../ui/when';
 import { NoRoom } from './no-room';
 import { PlanHere } from './plan-here';
 
@@ -42,6 +43,9 @@ export class PanelCheck {
     const reasons = new Map(this.here.plan()?.confirmed.map((c) => [c.key, c.reason]));
     return this.here.checks().map((f) => ({ f, reason: f.level === 'confirm' ? reasons.get(f.key) : undefined }));
   });
+  protected readonly dayIn = dayIn;
+  /** What was done after it was given out, the newest first. */
+  protected readonly done = computed(() => [...(this.here.plan()?.history ?? [])].reverse().slice(0, 30));
   /** The versions that somebody gets. */
   protected readonly given = computed(() => this.here.shares().map(({ id, name }) => ({ id, name })));
   protected readonly unseen = computed(() => this.here.rows().filter((r) => r.versions.length > 0 && !r.looked));

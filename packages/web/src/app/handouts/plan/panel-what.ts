@@ -20,7 +20,6 @@ import { PlanHere } from './plan-here';
           #t
           maxlength="200"
           [value]="h.title"
-          [disabled]="!here.isDraft()"
           (change)="here.change({ title: t.value.trim() || h.title }, 'title')"
       /></label>
       <label class="field"
@@ -31,7 +30,6 @@ import { PlanHere } from './plan-here';
           rows="4"
           maxlength="5000"
           [value]="h.note"
-          [disabled]="!here.isDraft()"
           (change)="here.change({ note: n.value.trim() }, 'word to everybody')"
         ></textarea>
       </label>

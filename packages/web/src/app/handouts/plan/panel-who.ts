@@ -16,10 +16,7 @@ import { PlanHere } from './plan-here';
       <fieldset>
         <legend>Classes</legend>
         @for (c of here.people().classes; track c.id) {
-          <lv-check
-            [on]="h.classIds.includes(c.id)"
-            [disabled]="!here.isDraft()"
-            (turned)="turn('classIds', c.id, $event)"
+          <lv-check [on]="h.classIds.includes(c.id)" (turned)="turn('classIds', c.id, $event)"
             >{{ c.name }}, {{ c.learnerIds.length }}</lv-check
           >
         } @empty {
@@ -30,10 +27,7 @@ import { PlanHere } from './plan-here';
         <fieldset>
           <legend>Groups</legend>
           @for (g of here.people().groups; track g.id) {
-            <lv-check
-              [on]="h.groupIds.includes(g.id)"
-              [disabled]="!here.isDraft()"
-              (turned)="turn('groupIds', g.id, $event)"
+            <lv-check [on]="h.groupIds.includes(g.id)" (turned)="turn('groupIds', g.id, $event)"
               >{{ g.name }}, {{ g.learnerIds.length }}</lv-check
             >
           }
@@ -43,10 +37,7 @@ import { PlanHere } from './plan-here';
         <fieldset>
           <legend>Audiences</legend>
           @for (a of audiences(); track a.id) {
-            <lv-check
-              [on]="h.audienceIds.includes(a.id)"
-              [disabled]="!here.isDraft()"
-              (turned)="turn('audienceIds', a.id, $event)"
+            <lv-check [on]="h.audienceIds.includes(a.id)" (turned)="turn('audienceIds', a.id, $event)"
               >{{ a.name }}, {{ a.count }}</lv-check
             >
           }

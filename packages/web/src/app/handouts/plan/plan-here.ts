@@ -2,6 +2,7 @@ import { computed, effect, inject, Injectable, signal } from '@angular/core';
 import {
   bandsOf,
   cardInShort,
+  changedAfter,
   coverage,
   datesFor,
   type HandOut,
@@ -28,6 +29,8 @@ import { Clock } from '../../platform/clock';
 import { PlanWork } from '../../platform/plan-work';
 import type { PlanChecked } from '../../platform/workers/plan.worker';
 import { HandOutActions } from '../../store/actions';
+import { Parts } from '../../store/parts';
+import { wantWork } from '../../store/wants';
 import { WorkspaceStore } from '../../store/workspace';
 
 /** From here on, learners times versions, a plan is large. */
@@ -45,6 +48,7 @@ const isSame = (a: LoomRow, b: LoomRow): boolean =>
   a.suggested === b.suggested &&
   a.why === b.why &&
   a.looked === b.looked &&
+  a.isOpen === b.isOpen &&
   a.versions.length === b.versions.length &&
   a.versions.every((v, i) => v === b.versions[i]);
 
@@ -54,6 +58,7 @@ export class PlanHere {
   private readonly drawn = new Map<Id, LoomRow>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
+  private readonly parts = inject(Parts);
   readonly id = signal('');
   /** The step whose panel is open; null: the one that is next. */
   readonly asked = signal<PlanStep | null>(null);
@@ -105,10 +110,12 @@ export class PlanHere {
     // What was given is what they have, whatever the rules say now.
     if (plan.state === 'draft') return linesNow(plan, this.people());
     const frozen = this.work.frozen();
-    return Object.entries(plan.given).flatMap(([learnerId, g]) => {
+    const late = new Set(this.late().map((l) => l.id));
+    const had = Object.entries(plan.given).flatMap(([learnerId, g]) => {
       const f = frozen[g.frozen];
       return f ? [{ learnerId, versionId: f.versionId }] : [];
     });
+    return [...had, ...linesNow(plan, this.people()).filter((l) => late.has(l.learnerId))];
   });
   private readonly versionsOf = computed(() => {
     const by = new Map<Id, { versions: (Id | null)[]; rule: boolean }>();
@@ -145,6 +152,9 @@ export class PlanHere {
     const plan = this.plan();
     return plan ? joinedSince(plan, this.people()) : [];
   });
+
+  /** Those of them for whom one version is chosen. */
+  readonly lateReady = computed(() => this.late().filter((l) => this.versionsOf().get(l.id)?.versions.length === 1));
 
   private readonly others = computed(() =>
     this.work
@@ -270,13 +280,18 @@ export class PlanHere {
       suggested: differs ? suggestion.versionId : undefined,
       why: differs ? suggestion.reasons.join('; ') : '',
       looked: plan.lookedAs.includes(learner.id),
+      // Who joined since gets a version, where no rule has one for them.
+      isOpen: this.isDraft() || !Object.hasOwn(plan.given, learner.id),
     };
   }
 
   change(patch: Partial<HandOut>, label: string, mergeKey?: string): void {
     const plan = this.plan();
     if (!plan) return;
-    const action = { handOut: { ...plan, ...patch }, label };
+    const handOut = this.isDraft()
+      ? { ...plan, ...patch }
+      : changedAfter(plan, patch, this.clock.iso(), `${label} changed`);
+    const action = { handOut, label };
     this.work.dispatch(HandOutActions.planChanged(mergeKey === undefined ? action : { ...action, mergeKey }));
   }
 
@@ -290,8 +305,12 @@ export class PlanHere {
   /** Gives some learners one version each, by hand, and no other. */
   give(learnerIds: readonly Id[], versionId: Id | null): void {
     const chosen = new Set(learnerIds);
-    const rest = (this.plan()?.lines ?? []).filter((l) => !chosen.has(l.learnerId));
-    this.change({ lines: [...rest, ...learnerIds.map((learnerId) => ({ learnerId, versionId }))] }, 'give a version');
+    const plan = this.plan();
+    if (!plan) return;
+    const rest = plan.lines.filter((l) => !chosen.has(l.learnerId));
+    const lines = [...rest, ...learnerIds.map((learnerId) => ({ learnerId, versionId }))];
+    // To choose for who joined since is no change of what was given.
+    this.work.dispatch(HandOutActions.planChanged({ handOut: { ...plan, lines }, label: 'give a version' }));
   }
 
   /** Everybody of a part gets a version, also who joins later; what was chosen by hand for them before gives way. */
@@ -352,6 +371,18 @@ export class PlanHere {
     if (!plan || this.toMend() > 0) return;
     const confirmed = this.toConfirm().map((f) => ({ key: f.key, reason }));
     this.work.dispatch(HandOutActions.givenOut({ id: plan.id, confirmed, stamp: this.work.stamp() }));
+  }
+
+  /** Out of the learners' sight, or in it again; what they did stays, and what was said to it. */
+  async show(on: boolean): Promise<void> {
+    await this.parts.during(async (want) => {
+      await wantWork(this.id(), want, this.work.doc);
+      const plan = this.plan();
+      if (!plan) return;
+      const says = on ? 'shown again' : 'taken back';
+      const handOut = changedAfter(plan, { isHidden: !on }, this.clock.iso(), says);
+      this.work.dispatch(HandOutActions.planChanged({ handOut, label: on ? 'show it again' : 'take it back' }));
+    });
   }
 
   giveLate(): void {

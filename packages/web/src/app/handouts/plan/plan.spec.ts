@@ -178,4 +178,36 @@ describe('after giving out', () => {
     await place.undo();
     expect(market()?.given['l-jory']).toBeUndefined();
   });
+
+  it('is taken back and shown again with all that was done, and the history says what was changed', async () => {
+    place = await DemoPlace.open(Plan, { inputs: { id: 'h-survey' } });
+    const survey = () => place.work.handOuts()['h-survey'];
+    const slip = () => place.work.index().slips['l-jory']?.works['h-survey'];
+    const before = slip();
+    await place.press(/^Check/);
+    await place.press('Take it back');
+    expect([slip(), place.text.includes('Taken back')]).toEqual([undefined, true]);
+    await place.press('Show it again');
+    expect(slip()).toEqual(before);
+    await place.press(/^What/);
+    await place.write('Title learners see', 'Survey of the pools');
+    expect(slip()).toMatchObject({ title: 'Survey of the pools', said: before?.said });
+    expect(survey()?.history.map((d) => d.says)).toEqual(['taken back', 'shown again', 'title changed']);
+    await place.undo();
+    expect(slip()?.title).toBe(before?.title);
+  });
+
+  it('somebody who is added afterwards waits for a word, and then has it', async () => {
+    place = await DemoPlace.open(Plan, { inputs: { id: 'h-market' } });
+    await place.press(/^Who/);
+    await place.check(/^Anemones, 3/);
+    expect(place.text).toContain('Perran D., Elowen R., Senara V. joined since');
+    // Nothing says what they get: it is chosen first.
+    expect(await (await place.button('Give it to 0 too')).isDisabled()).toBe(true);
+    await place.check(/^Master for Perran D\./);
+    await place.press('Give it to them too');
+    const given = place.work.handOuts()['h-market']?.given ?? {};
+    expect([Object.hasOwn(given, 'l-perran'), Object.hasOwn(given, 'l-elowen')]).toEqual([true, false]);
+    expect(place.text).toContain('Elowen R., Senara V. joined since');
+  });
 });

@@ -28,7 +28,13 @@ import { PanelWhat } from './panel-what';
 import { PanelWho } from './panel-who';
 import { PlanHere, type PlanStep } from './plan-here';
 
-const STATES = { draft: 'Draft', scheduled: 'Scheduled', 'given out': 'Given out', closed: 'Closed' };
+const STATES = {
+  draft: 'Draft',
+  scheduled: 'Scheduled',
+  'given out': 'Given out',
+  closed: 'Closed',
+  'taken back': 'Taken back',
+};
 const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
   what: 'What is given',
   who: 'Whom it is for',
