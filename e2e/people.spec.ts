@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
-import { openDemo, reload } from './helpers';
+import { kept, openDemo, reload, sitDown } from './helpers';
 
 const school = '/school-roster/**';
 /** The stand-in for the school's service as it is on a day; or as it is when it does not answer. */
@@ -99,4 +99,24 @@ test('a card is shown to others as they may see it', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'What works' })).toBeVisible();
   await expect(page.getByText('One thing at a time')).toBeHidden();
   await expect(page.getByText('Finishes one page')).toBeHidden();
+});
+
+test('a notice to an audience is at their desk for as long as it is up, and at nobody else’s', async ({ page }) => {
+  await openDemo(page, '/learners?part=a-print');
+  await page.getByRole('link', { name: 'Hand out to them' }).click();
+  await page.getByRole('button', { name: /^A notice/ }).click();
+  await page.getByLabel('What it says').fill('The pool is shut on Friday. Bring books.');
+  await page.getByRole('button', { name: 'Give out to 2' }).click();
+  await kept(page);
+  const plan = page.url();
+  await sitDown(page, 'Heron class', 'Merryn H.');
+  const notice = page.getByRole('region', { name: 'The pool is shut on Friday' });
+  await expect(notice).toContainText('Bring books.');
+  await page.goto(plan);
+  await page.getByRole('button', { name: /^Check/ }).click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await kept(page);
+  await sitDown(page, 'Heron class', 'Merryn H.');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Hello');
+  await expect(notice).toBeHidden();
 });

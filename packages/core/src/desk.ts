@@ -19,7 +19,15 @@ export * from './assign/hand-out';
 export { learnerPackage, type LearnerPackage, learnerPackageSchema, packageOf } from './assign/learner-package';
 export { type Flaps, flapsOf, type LearnerSheet, learnerSheet, learnerSheetSchema } from './assign/learner-sheet';
 export * from './assign/one-by-one';
-export { NOTHING_SAID, type Said, type Slip, type Slipped, slipped, slipSchema } from './assign/slip';
+export {
+  NOTHING_SAID,
+  type Said,
+  type Slip,
+  type Slipped,
+  type SlippedCompanion,
+  slipped,
+  slipSchema,
+} from './assign/slip';
 export * from './collections';
 export { ANSWERS_FORMAT, readAnswers, writeAnswers } from './formats/answers';
 export { placesOf, Problem } from './formats/problem';

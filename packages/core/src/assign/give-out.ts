@@ -14,7 +14,15 @@ export interface GivenOut {
 }
 
 /** What some learners get now. A learner with no line gets nothing; one with two gets the first: `coverage` names both. */
-function givenTo(learners: readonly Learner[], handOut: HandOut, family: Family, people: People, at: string) {
+function givenTo(
+  learners: readonly Learner[],
+  handOut: HandOut,
+  family: Family | undefined,
+  people: People,
+  at: string,
+): { given: Record<string, Given>; frozen: Frozen[] } {
+  if (handOut.kind !== 'work' || !family)
+    return { given: Object.fromEntries(learners.map((l) => [l.id, { frozen: '' }])), frozen: [] };
   const made = new Map<Id | null, Freezing>();
   const given: Record<string, Given> = {};
   const lines = new Map<Id, Id | null>();
@@ -31,7 +39,7 @@ function givenTo(learners: readonly Learner[], handOut: HandOut, family: Family,
 }
 
 /** The hand-out as given out to all of its audience. `at` is an ISO instant. */
-export function giveOut(handOut: HandOut, family: Family, people: People, at: string): GivenOut {
+export function giveOut(handOut: HandOut, family: Family | undefined, people: People, at: string): GivenOut {
   const { given, frozen } = givenTo(recipientsOf(handOut, people), handOut, family, people, at);
   return { handOut: { ...handOut, state: 'given', givenAt: at, given }, frozen };
 }
@@ -41,7 +49,7 @@ export const joinedSince = (handOut: HandOut, people: People): Learner[] =>
   handOut.state === 'draft' ? [] : recipientsOf(handOut, people).filter((l) => !Object.hasOwn(handOut.given, l.id));
 
 /** The hand-out with what those get who joined since, by its rules and lines; everybody else keeps what they have. */
-export function giveLate(handOut: HandOut, family: Family, people: People, at: string): GivenOut {
+export function giveLate(handOut: HandOut, family: Family | undefined, people: People, at: string): GivenOut {
   const late = joinedSince(handOut, people);
   const { given, frozen } = givenTo(late, handOut, family, people, at);
   const names = late.filter((l) => given[l.id]).map((l) => l.name);

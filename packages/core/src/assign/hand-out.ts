@@ -109,6 +109,7 @@ export type OwnDates = z.infer<typeof ownDatesSchema>;
 
 /** What one learner got: a frozen activity, with the blocks that are this learner's own in place of its own. */
 export const givenSchema = z.object({
+  /** Address of what was given; empty for a notice or a folder, which hold no activity. */
   frozen: z.string().max(64),
   own: z.array(z.object({ block: blockSchema, steps: z.array(lineageStepSchema) })).optional(),
 });

@@ -2,9 +2,10 @@ import { comfortSchema } from '../learners/comfort';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
-import { swatchSchema } from '../activity/swatch';
+import { safeAddress } from '../activity/blocks/link';
+import { swatchFrom, swatchSchema } from '../activity/swatch';
 import { laterBy, type LearnerDates } from './dates';
-import { type Given, type HandOut, wayToGiveSchema } from './hand-out';
+import { type Given, type Companion, type HandOut, handOutKindSchema, wayToGiveSchema } from './hand-out';
 import { type LearnerSheet, ownForLearner } from './learner-sheet';
 
 /** What the teacher said to a learner about one piece of work: never a mark by item, never another learner's. */
@@ -17,8 +18,20 @@ export const saidSchema = z.strictObject({
 export type Said = z.infer<typeof saidSchema>;
 export const NOTHING_SAID: Said = { decisions: {}, comment: '', comments: {} };
 
+/** Further material as a learner may see it. */
+export const slippedCompanionSchema = z.strictObject({
+  id: idSchema,
+  is: z.enum(['link', 'page', 'family']),
+  title: z.string(),
+  /** An address of the web, or words. */
+  holds: z.string(),
+});
+export type SlippedCompanion = z.infer<typeof slippedCompanionSchema>;
+
 /** One piece of work on a learner's slip: how it was given, and which sheet it is. */
 export const slippedSchema = z.strictObject({
+  kind: handOutKindSchema.default('work'),
+  companions: z.array(slippedCompanionSchema).default([]),
   title: z.string(),
   note: z.string(),
   way: wayToGiveSchema,
@@ -32,7 +45,7 @@ export const slippedSchema = z.strictObject({
   more: z.string().default(''),
   swatch: swatchSchema,
   goes: z.number().int().nullable(),
-  /** Address of the sheet. */
+  /** Address of the sheet; empty where there is none. */
   sheet: z.string().max(64),
   /** The blocks that are this learner's own. */
   own: z.array(learnerBlockSchema),
@@ -51,7 +64,7 @@ export type Slip = z.infer<typeof slipSchema>;
 
 export function slipped(
   handOut: Pick<HandOut, 'title' | 'note' | 'way' | 'opensAt' | 'dueAt' | 'givenAt'> &
-    Partial<Pick<HandOut, 'closesAt' | 'goes'>>,
+    Partial<Pick<HandOut, 'closesAt' | 'goes' | 'companions'>>,
   given: Given,
   sheet: LearnerSheet,
   { said = NOTHING_SAID, dates }: { readonly said?: Said; readonly dates?: LearnerDates } = {},
@@ -61,6 +74,8 @@ export function slipped(
   const version = handOut.dueAt && sheet.days ? laterBy(handOut.dueAt, sheet.days) : null;
   const due = version && (!dueAt || version > dueAt) ? version : dueAt;
   return {
+    kind: 'work',
+    companions: companionsFor(handOut.companions ?? []),
     title: handOut.title,
     note: handOut.note,
     way: handOut.way,
@@ -74,5 +89,38 @@ export function slipped(
     sheet: sheet.id,
     own: ownForLearner(given),
     said,
+  };
+}
+
+/** What of the companions is for a learner to see: built from this list of fields. */
+function companionsFor(companions: readonly Companion[]): SlippedCompanion[] {
+  return companions.flatMap((c): SlippedCompanion[] => {
+    if (c.is === 'link') {
+      const address = safeAddress(c.address);
+      return address ? [{ id: c.id, is: c.is, title: c.title, holds: address.href }] : [];
+    }
+    return c.is === 'page' || c.is === 'family' ? [{ id: c.id, is: c.is, title: c.title, holds: c.text }] : [];
+  });
+}
+
+/** A notice or a folder on a learner's slip: words and documents, and nothing to answer. */
+export function noticed(handOut: HandOut, dates?: LearnerDates): Slipped {
+  const { opensAt, closesAt } = dates ?? handOut;
+  return {
+    kind: handOut.kind,
+    companions: companionsFor(handOut.companions),
+    title: handOut.title,
+    note: handOut.note,
+    way: 'to-read',
+    opensAt,
+    dueAt: null,
+    givenAt: handOut.givenAt,
+    closesAt,
+    more: '',
+    swatch: swatchFrom(handOut.id),
+    goes: null,
+    sheet: '',
+    own: [],
+    said: NOTHING_SAID,
   };
 }

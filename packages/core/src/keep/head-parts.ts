@@ -1,7 +1,7 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { swatchSchema } from '../activity/swatch';
-import { wayToGiveSchema } from '../assign/hand-out';
+import { handOutKindSchema, wayToGiveSchema } from '../assign/hand-out';
 import { countIds, idsIn, packedIdsSchema } from './packed-ids';
 
 /** What lists say of a family without opening it. */
@@ -33,9 +33,10 @@ export type FamilyHead = z.infer<typeof familyHeadSchema>;
 /** What lists say of a hand-out without opening it. */
 export const handOutHeadSchema = z.object({
   id: idSchema,
-  familyId: idSchema,
+  familyId: z.union([idSchema, z.literal('')]),
   createdAt: z.string(),
   title: z.string(),
+  kind: handOutKindSchema.default('work'),
   way: wayToGiveSchema,
   classIds: z.array(idSchema),
   groupIds: z.array(idSchema),

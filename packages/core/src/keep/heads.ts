@@ -60,6 +60,7 @@ export function handOutHead(h: HandOut, frozen: FrozenById): HandOutHead {
     familyId: h.familyId,
     createdAt: h.createdAt,
     title: h.title,
+    kind: h.kind,
     way: h.way,
     classIds: h.classIds,
     groupIds: h.groupIds,

@@ -2,7 +2,7 @@ import type { Family } from '../activity/family';
 import type { Frozen, HandOut } from '../assign/hand-out';
 import { datesFor, type LearnerDates, SCHOOL_ID } from '../assign/dates';
 import { flapsOf, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
-import { NOTHING_SAID, slipped } from '../assign/slip';
+import { noticed, NOTHING_SAID, slipped } from '../assign/slip';
 import isSame from 'fast-deep-equal';
 import type { Comfort } from '../learners/comfort';
 import type { Learner } from '../learners/learner';
@@ -80,6 +80,10 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     for (const learnerId of new Set([...Object.keys(then?.given ?? {}), ...Object.keys(shown?.given ?? {})])) {
       const given = shown?.given[learnerId];
       const frozen = given && (w.frozen[given.frozen] as Frozen | undefined);
+      if (shown && !shown.isHidden && given && shown.kind !== 'work') {
+        out.push({ in: 'slips', id: learnerId, works: { [id]: noticed(shown, datesOf(shown, learnerId)) } });
+        continue;
+      }
       if (!shown || shown.isHidden || !given || !frozen) {
         out.push({ in: 'slips', id: learnerId, works: { [id]: null } });
         continue;

@@ -86,6 +86,7 @@ export class DeskSession {
         await want('slips', [learnerId]);
         const work = this.slipped(id);
         if (!work) return;
+        if (!work.sheet) return;
         await Promise.all([want('sheets', [work.sheet]), want('copies', [copyIdOf(id, learnerId)])]);
       },
     );

@@ -9,6 +9,7 @@ import { howSoon } from '../ui/how-soon';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { comfortStyle } from './comfort';
+import { Companions } from './companions';
 import { DeskSession, type DeskWork } from './desk-session';
 
 const SAYS: Record<CopyState, { readonly state: string; readonly press: string }> = {
@@ -26,7 +27,7 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
 /** All the work that is open for the learner at the desk: what to do first, what comes then, what is done. */
 @Component({
   selector: 'lv-my-work',
-  imports: [Focused, LaidPage, LucideDynamicIcon, RouterLink, SwatchMark],
+  imports: [Companions, Focused, LaidPage, LucideDynamicIcon, RouterLink, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (session.learner(); as l) {
@@ -53,6 +54,7 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
               @if (w.state === 'another go' && w.work.said.comment; as word) {
                 <p class="word">Your teacher says: {{ word }}</p>
               }
+              <lv-companions [list]="w.work.companions" />
               <a class="btn main" [routerLink]="['/desk/work', w.id]"
                 >{{ press(w) }}<span class="sr">: {{ w.work.title }}</span></a
               >
@@ -66,8 +68,17 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
         }
         @if (ready() && !next()) {
           <p class="card">
-            {{ session.all().length ? 'You have done everything for now.' : 'There is nothing to do right now.' }}
+            {{ hasWork() ? 'You have done everything for now.' : 'There is nothing to do right now.' }}
           </p>
+        }
+        @for (n of notices(); track n.id) {
+          <section class="card" [attr.aria-label]="n.work.title">
+            <h2>{{ n.work.title }}</h2>
+            @if (n.work.note) {
+              <p class="said">{{ n.work.note }}</p>
+            }
+            <lv-companions [list]="n.work.companions" />
+          </section>
         }
         @for (part of parts(); track part.name) {
           <section>
@@ -82,6 +93,7 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
                       {{ w.work.way === 'to-read' ? 'To read' : says[w.state].state
                       }}{{ part.isOpen && w.work.dueAt ? ' · due ' + soon(w.work.dueAt) : '' }}
                     </p>
+                    <lv-companions [list]="w.work.companions" />
                     @if (w.state === 'complete' && w.work.said.comment; as word) {
                       <p class="word">Your teacher says: {{ word }}</p>
                     }
@@ -170,7 +182,11 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
       border-left: 4px solid var(--moss);
       background: var(--sunken);
     }
-    li {
+    .said {
+      white-space: pre-wrap;
+      overflow-wrap: anywhere;
+    }
+    li.card {
       display: flex;
       align-items: center;
       flex-wrap: wrap;
@@ -206,13 +222,13 @@ export class MyWork {
   private readonly open = computed(() =>
     this.session
       .all()
-      .filter((w) => w.work.way !== 'to-read' && OPEN.has(w.state) && !this.isOver(w))
+      .filter((w) => w.work.kind === 'work' && w.work.way !== 'to-read' && OPEN.has(w.state) && !this.isOver(w))
       .sort((a, b) => (a.work.dueAt ?? '9999').localeCompare(b.work.dueAt ?? '9999')),
   );
   protected readonly next = computed(() => this.open()[0]);
   protected readonly ready = this.session.hold(() => this.next()?.id ?? '');
   protected readonly parts = computed(() => {
-    const read = this.session.all().filter((w) => w.work.way === 'to-read');
+    const read = this.session.all().filter((w) => w.work.kind === 'work' && w.work.way === 'to-read');
     const done = this.session.all().filter((w) => w.work.way !== 'to-read' && !OPEN.has(w.state));
     const over = this.session.all().filter((w) => w.work.way !== 'to-read' && OPEN.has(w.state) && this.isOver(w));
     return [
@@ -223,10 +239,15 @@ export class MyWork {
       { name: 'Finished', isOpen: false, works: done.filter((w) => w.state !== 'submitted') },
     ].filter((p) => p.works.length);
   });
+  /** Notices that are up now, and folders that always are: the newest first. */
+  protected readonly notices = computed(() =>
+    this.session.all().filter((w) => w.work.kind !== 'work' && !this.isOver(w)),
+  );
   private readonly sheet = computed(() => {
     const w = this.next();
     return w && this.session.of(w.id);
   });
+  protected readonly hasWork = computed(() => this.session.all().some((w) => w.work.kind === 'work'));
   protected readonly firstPage = computed(() => this.sheet()?.sheet.pages[0]);
   protected readonly progress = computed(() => {
     const open = this.sheet();

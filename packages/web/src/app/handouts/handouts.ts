@@ -7,6 +7,7 @@ import {
   countStates,
   coverage,
   type HandOut,
+  type HandOutKind,
   handOutState,
   type Id,
   newHandOut,
@@ -35,6 +36,13 @@ const COLUMNS = [
   { field: 'submitted', name: 'Work' },
 ] as const;
 
+const WAYS: Readonly<Record<string, string>> = {
+  'one-each': 'one each',
+  'to-read': 'to read',
+  notice: 'a notice',
+  folder: 'a standing folder',
+};
+
 interface Row {
   readonly id: Id;
   readonly title: string;
@@ -42,6 +50,7 @@ interface Row {
   readonly who: string;
   readonly learners: number;
   readonly way: string;
+  readonly kind: HandOutKind;
   /** Local, for sorting; "" for none. */
   readonly opensAt: string;
   readonly opens: string;
@@ -103,7 +112,8 @@ export class HandOuts {
         state: handOutState(h, now),
         who: parts.join(' + ') || (learners ? 'single learners' : 'nobody yet'),
         learners,
-        way: h.way === 'one-each' ? 'one each' : 'to read',
+        kind: h.kind,
+        way: WAYS[h.kind === 'work' ? h.way : h.kind] ?? '',
         opensAt: h.opensAt ?? '',
         opens: h.opensAt ? whenIn(h.opensAt) : 'at once',
         dueAt: h.dueAt ?? '',
@@ -111,7 +121,7 @@ export class HandOuts {
         checks: this.toMend()[h.id] ?? 0,
         submitted: states.submitted,
         complete: states.complete,
-        gone: !familyHeads[h.familyId],
+        gone: h.kind === 'work' && !familyHeads[h.familyId],
       };
     });
   });
@@ -133,7 +143,9 @@ export class HandOuts {
     const rows = this.rows();
     const coming = rows.filter((r) => r.state === 'scheduled').sort((a, b) => a.opensAt.localeCompare(b.opensAt));
     const due = rows
-      .filter((r) => r.state === 'given out' && r.dueAt > now && r.submitted + r.complete < r.learners)
+      .filter(
+        (r) => r.kind === 'work' && r.state === 'given out' && r.dueAt > now && r.submitted + r.complete < r.learners,
+      )
       .sort((a, b) => a.dueAt.localeCompare(b.dueAt));
     return [
       ...rows.filter((r) => r.submitted).map((r) => of(r, 'look', `${r.submitted} to look at`, 'Mark', '')),
@@ -153,7 +165,7 @@ export class HandOuts {
     );
     await want(
       'families',
-      drafts.map((h) => h.familyId),
+      drafts.flatMap((h) => h.familyId || []),
     );
   });
   private readonly toMend = afterDrawing(
@@ -165,7 +177,7 @@ export class HandOuts {
         this.draftIds().flatMap(({ id }) => {
           const plan = this.work.handOuts()[id];
           const family = plan && this.work.families()[plan.familyId];
-          if (!family) return [];
+          if (!plan || (plan.kind === 'work' && !family)) return [];
           return [[id, coverage(plan, family, people, now).filter((c) => c.level === 'mend').length] as const];
         }),
       );
@@ -206,6 +218,22 @@ export class HandOuts {
     const handOut: HandOut = { ...blank, audienceIds: audience ? [audience.id] : [], ...whole };
     this.work.dispatch(HandOutActions.planChanged({ handOut, label: `new hand-out “${handOut.title}”` }));
     void this.router.navigate(['/hand-outs', handOut.id], { replaceUrl });
+  }
+
+  /** A notice or a standing folder, for the audience that was asked for, if any. */
+  protected beginOther(kind: 'notice' | 'folder'): void {
+    const blank = newHandOut({
+      id: this.clock.newId(),
+      kind,
+      familyId: '',
+      title: kind === 'notice' ? 'Notice' : 'Documents',
+      createdAt: this.clock.iso(),
+      way: 'to-read',
+    });
+    const audience = this.work.people().audiences.find((a) => a.id === this.audience());
+    const handOut: HandOut = { ...blank, audienceIds: audience ? [audience.id] : [] };
+    this.work.dispatch(HandOutActions.planChanged({ handOut, label: kind === 'notice' ? 'new notice' : 'new folder' }));
+    void this.router.navigate(['/hand-outs', handOut.id], { queryParams: { step: 'what' } });
   }
 
   protected remove(id: Id): void {

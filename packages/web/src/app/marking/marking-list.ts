@@ -154,7 +154,7 @@ export class MarkingList {
   protected readonly heads = computed(() =>
     this.work
       .handOutHeads()
-      .filter((h) => h.state === 'given')
+      .filter((h) => h.state === 'given' && h.kind === 'work')
       .reverse()
       .sort((a, b) => (b.givenAt ?? '').localeCompare(a.givenAt ?? '')),
   );

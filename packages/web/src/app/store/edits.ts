@@ -163,7 +163,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       const w = plain(doc);
       const plan = w.handOuts[id];
       const family = plan && w.families[plan.familyId];
-      if (!plan || !family) return;
+      if (!plan || (plan.kind === 'work' && !family)) return;
       const keys = new Set(confirmed.map((c) => c.key));
       const handOut = { ...plan, confirmed: [...plan.confirmed.filter((c) => !keys.has(c.key)), ...confirmed] };
       const given = giveOut(handOut, family, peopleIn(w, stamp.at), stamp.at);
@@ -181,7 +181,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       const w = plain(doc);
       const handOut = w.handOuts[id];
       const family = handOut && w.families[handOut.familyId];
-      if (!handOut || !family) return;
+      if (!handOut || (handOut.kind === 'work' && !family)) return;
       const given = giveLate(handOut, family, peopleIn(w, stamp.at), stamp.at);
       put(doc, 'handOuts', given.handOut);
       for (const frozen of given.frozen) put(doc, 'frozen', frozen);

@@ -9,7 +9,8 @@ export async function wantGiven(id: Id, want: Want, doc: Doc): Promise<void> {
   await want('handOuts', [id]);
   await want(
     'frozen',
-    Object.values(doc().handOuts[id]?.given ?? {}).map((g) => g.frozen),
+    // A notice holds no activity.
+    Object.values(doc().handOuts[id]?.given ?? {}).flatMap((g) => g.frozen || []),
   );
 }
 

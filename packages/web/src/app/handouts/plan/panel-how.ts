@@ -3,6 +3,7 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import type { HandOut, Id, OwnDates } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
+import { many } from '../../platform/many';
 import { HandOutActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 import { DateField } from '../../ui/controls/date';
@@ -21,64 +22,76 @@ const MOST = 8;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here.plan(); as h) {
-      <lv-select
-        label="Way to give"
-        [value]="h.way"
-        [disabled]="!here.isDraft()"
-        (chosen)="here.change({ way: $event }, 'way to give')"
-      >
-        <lv-option value="one-each" label="One each: everybody their own copy" />
-        <lv-option value="to-read" label="To read: nobody can write in it" />
-      </lv-select>
-      <lv-date label="Opens" withTime [value]="h.opensAt ?? ''" (told)="setDate('opensAt', $event)" />
-      <lv-date label="Due" withTime timeWhenNone="23:59" [value]="h.dueAt ?? ''" (told)="setDate('dueAt', $event)" />
+      @if (h.kind === 'work') {
+        <lv-select
+          label="Way to give"
+          [value]="h.way"
+          [disabled]="!here.isDraft()"
+          (chosen)="here.change({ way: $event }, 'way to give')"
+        >
+          <lv-option value="one-each" label="One each: everybody their own copy" />
+          <lv-option value="to-read" label="To read: nobody can write in it" />
+        </lv-select>
+      }
       <lv-date
-        label="Closes"
+        [label]="h.kind === 'work' ? 'Opens' : 'Seen from'"
+        withTime
+        [value]="h.opensAt ?? ''"
+        (told)="setDate('opensAt', $event)"
+      />
+      @if (h.kind === 'work') {
+        <lv-date label="Due" withTime timeWhenNone="23:59" [value]="h.dueAt ?? ''" (told)="setDate('dueAt', $event)" />
+      }
+      <lv-date
+        [label]="h.kind === 'work' ? 'Closes' : 'until'"
         withTime
         timeWhenNone="23:59"
         [value]="h.closesAt ?? ''"
         (told)="setDate('closesAt', $event)"
       />
       <p class="small">
-        Times are those of this machine ({{ zone }}). After it closes nobody can write in it any more.
+        Times are those of this machine ({{ zone }}).
+        {{ h.kind === 'work' ? 'After it closes nobody can write in it any more.' : seen() }}
       </p>
-      <fieldset>
-        <legend>Other dates for some</legend>
-        @for (o of set(); track o.learner.id) {
-          <div class="own">
-            <lv-date
-              [label]="'Due for ' + o.learner.name"
-              withTime
-              timeWhenNone="23:59"
-              [value]="o.dates.dueAt ?? ''"
-              (told)="setOwn(o.learner.id, { dueAt: $event || null })"
-            />
-            <button pButton severity="secondary" text type="button" (click)="dropOwn(o.learner.id)">
-              As for everybody
-            </button>
-          </div>
-        }
-        @if (agreed().length) {
-          <ul class="small">
-            @for (o of agreed().slice(0, MOST); track o.learner.id) {
-              <li>
-                <strong>{{ o.learner.name }}</strong>:
-                {{ o.dates.dueAt ? 'due ' + whenIn(o.dates.dueAt) : 'due any time' }}, {{ o.dates.why }}
-              </li>
-            }
-            @if (agreed().length > MOST) {
-              <li>and {{ agreed().length - MOST }} more with more time, as agreed</li>
-            }
-          </ul>
-        }
-        <lv-several
-          label="Set them for"
-          placeholder="type a name"
-          [options]="rest()"
-          [value]="[]"
-          (told)="addOwn($event[0] ?? '')"
-        />
-      </fieldset>
+      @if (h.kind === 'work') {
+        <fieldset>
+          <legend>Other dates for some</legend>
+          @for (o of set(); track o.learner.id) {
+            <div class="own">
+              <lv-date
+                [label]="'Due for ' + o.learner.name"
+                withTime
+                timeWhenNone="23:59"
+                [value]="o.dates.dueAt ?? ''"
+                (told)="setOwn(o.learner.id, { dueAt: $event || null })"
+              />
+              <button pButton severity="secondary" text type="button" (click)="dropOwn(o.learner.id)">
+                As for everybody
+              </button>
+            </div>
+          }
+          @if (agreed().length) {
+            <ul class="small">
+              @for (o of agreed().slice(0, MOST); track o.learner.id) {
+                <li>
+                  <strong>{{ o.learner.name }}</strong>:
+                  {{ o.dates.dueAt ? 'due ' + whenIn(o.dates.dueAt) : 'due any time' }}, {{ o.dates.why }}
+                </li>
+              }
+              @if (agreed().length > MOST) {
+                <li>and {{ agreed().length - MOST }} more with more time, as agreed</li>
+              }
+            </ul>
+          }
+          <lv-several
+            label="Set them for"
+            placeholder="type a name"
+            [options]="rest()"
+            [value]="[]"
+            (told)="addOwn($event[0] ?? '')"
+          />
+        </fieldset>
+      }
       <lv-fold name="Days without school">
         @for (o of here.days().off; track $index) {
           <div class="off">
@@ -134,6 +147,15 @@ export class PanelHow {
     const set = new Set(this.set().map((o) => o.learner.id));
     return this.here.audience().flatMap((l) => (set.has(l.id) ? [] : [{ id: l.id, label: l.name }]));
   });
+
+  /** Who sees a notice or a folder, and when, in words. */
+  protected seen(): string {
+    const h = this.here.plan();
+    if (!h) return '';
+    const who = many(this.here.audience().length, 'learner');
+    const from = h.opensAt ? `from ${whenIn(h.opensAt)}` : 'as soon as it is given';
+    return `${who} will see it ${from}${h.closesAt ? `, until ${whenIn(h.closesAt)}` : ', for as long as it is not taken back'}.`;
+  }
 
   protected setDate(field: 'opensAt' | 'dueAt' | 'closesAt', value: string): void {
     const names = { opensAt: 'opening date', dueAt: 'due date', closesAt: 'closing date' };

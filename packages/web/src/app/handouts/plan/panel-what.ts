@@ -4,12 +4,13 @@ import { latest } from '@lorvet/core';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
 import { computed } from '@angular/core';
+import { PlanCompanions } from './plan-companions';
 import { PlanHere } from './plan-here';
 
 /** What is given: the activity, what it is called at the desk, and a word with it. */
 @Component({
   selector: 'lv-plan-what',
-  imports: [InputText, RouterLink, Textarea],
+  imports: [InputText, PlanCompanions, RouterLink, Textarea],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here.plan(); as h) {
@@ -23,16 +24,21 @@ import { PlanHere } from './plan-here';
           (change)="here.change({ title: t.value.trim() || h.title }, 'title')"
       /></label>
       <label class="field"
-        >A word to everybody
+        >{{ h.kind === 'notice' ? 'What it says' : 'A word to everybody' }}
         <textarea
           pTextarea
           #n
-          rows="4"
+          [rows]="h.kind === 'notice' ? 7 : 4"
           maxlength="5000"
           [value]="h.note"
-          (change)="here.change({ note: n.value.trim() }, 'word to everybody')"
+          (input)="here.isDraft() && here.saysWord(n.value)"
+          (change)="here.isDraft() || here.saysWord(n.value.trim())"
         ></textarea>
       </label>
+      <lv-plan-companions
+        [list]="h.companions"
+        (changed)="here.change({ companions: [...$event] }, 'what goes with it')"
+      />
       @if (here.family(); as f) {
         <p class="small">
           From <a [routerLink]="['/bench', f.id]">{{ title() }}</a>, master at revision {{ revision() }}.

@@ -36,6 +36,11 @@ import { WorkspaceStore } from '../../store/workspace';
 /** From here on, learners times versions, a plan is large. */
 const LARGE = 600;
 
+/** What a notice is called before it says anything. */
+const NO_TITLE = 'Notice';
+/** The first sentence of a notice, as its title. */
+const firstWords = (note: string): string => (note.trim().split(/[.\n!?]/)[0] ?? '').slice(0, 60).trim() || NO_TITLE;
+
 export type PlanStep = 'what' | 'who' | 'how' | 'check';
 
 /** One learner's row of the loom. */
@@ -159,7 +164,7 @@ export class PlanHere {
   private readonly others = computed(() =>
     this.work
       .handOutHeads()
-      .filter((h) => h.state === 'given')
+      .filter((h) => h.state === 'given' && h.kind === 'work')
       .map((h) => ({ id: h.id, title: h.title, learnerIds: holdersOf(h) })),
   );
   /** What was checked beside the page, and of which plan. */
@@ -293,6 +298,14 @@ export class PlanHere {
       : changedAfter(plan, patch, this.clock.iso(), `${label} changed`);
     const action = { handOut, label };
     this.work.dispatch(HandOutActions.planChanged(mergeKey === undefined ? action : { ...action, mergeKey }));
+  }
+
+  /** The words with it. A notice that was called nothing else is called by its first words. */
+  saysWord(note: string): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const isUnnamed = plan.kind === 'notice' && (plan.title === NO_TITLE || plan.title === firstWords(plan.note));
+    this.change({ note, title: isUnnamed ? firstWords(note) : plan.title }, 'word to everybody', 'word');
   }
 
   setPart(kind: 'classIds' | 'groupIds' | 'learnerIds' | 'audienceIds', ids: readonly Id[]): void {

@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { HandOut, SchoolClass } from '@lorvet/core';
 import { DemoPlace } from '../../testing/demo-place';
 import { ButtonHarness, FieldHarness } from '../../testing/harnesses';
+import { HandOuts } from '../handouts';
 import { Plan } from './plan';
 
 let place: DemoPlace<Plan>;
@@ -209,5 +210,48 @@ describe('after giving out', () => {
     const given = place.work.handOuts()['h-market']?.given ?? {};
     expect([Object.hasOwn(given, 'l-perran'), Object.hasOwn(given, 'l-elowen')]).toEqual([true, false]);
     expect(place.text).toContain('Elowen R., Senara V. joined since');
+  });
+});
+
+describe('a notice', () => {
+  const all = () => Object.values(place.work.handOuts());
+  const notice = () => all().find((h) => h.kind === 'notice') as HandOut;
+  beforeEach(async () => {
+    const begun = await DemoPlace.open(HandOuts, { inputs: { audience: 'a-print' } });
+    await begun.press(/^A notice/);
+    const { id } = Object.values(begun.work.handOuts()).find((h) => h.kind === 'notice') as HandOut;
+    const kept = begun.work.handOuts()[id] as HandOut;
+    place = await DemoPlace.open(Plan, {
+      inputs: { id, step: 'what' },
+      change: (w) => ({ ...w, handOuts: { ...w.handOuts, [id]: kept } }),
+    });
+  });
+
+  it('says nothing before it is written, is called by its first words, and goes to its audience', async () => {
+    expect(await (await place.button('Give out to 2')).isDisabled()).toBe(true);
+    await place.write('What it says', 'The pool is shut on Friday. Bring books.');
+    await place.press('Give out to 2');
+    expect(notice()).toMatchObject({ title: 'The pool is shut on Friday', state: 'given' });
+    const works = (id: string) =>
+      Object.values(place.work.index().slips[id]?.works ?? {}).filter((x) => x.kind === 'notice');
+    expect(works('l-merryn')).toMatchObject([{ note: 'The pool is shut on Friday. Bring books.', sheet: '', own: [] }]);
+    expect(works('l-jory')).toEqual([]);
+    expect(place.work.people().audiences.find((a) => a.id === 'a-print')?.usedAt).toMatch(/^20/);
+  });
+
+  it('takes addresses and words with it; an address that is none is refused in words', async () => {
+    await place.write('What it says', 'Look');
+    await place.send('Address that goes with it', 'javascript:alert(1)');
+    expect(place.text).toContain('is no address of the web');
+    await place.send('Address that goes with it', 'https://tides.example/today');
+    expect(place.text).toContain('leads to tides.example');
+    await place.choose('Something else', 'words for those at home');
+    await place.write('Words of For those at home', 'Please look at it together.');
+    await place.press('Give out to 2');
+    const [work] = Object.values(place.work.index().slips['l-zennor']?.works ?? {}).filter((x) => x.kind === 'notice');
+    expect(work?.companions.map((c) => [c.is, c.title, c.holds])).toEqual([
+      ['link', 'tides.example', 'https://tides.example/today'],
+      ['family', 'For those at home', 'Please look at it together.'],
+    ]);
   });
 });

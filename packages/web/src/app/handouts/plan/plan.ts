@@ -35,6 +35,12 @@ const STATES = {
   closed: 'Closed',
   'taken back': 'Taken back',
 };
+const WAYS: Readonly<Record<string, string>> = {
+  'one-each': 'One each',
+  'to-read': 'To read',
+  notice: 'A notice',
+  folder: 'A standing folder',
+};
 const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
   what: 'What is given',
   who: 'Whom it is for',
@@ -53,12 +59,15 @@ const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
 })
 export class Plan {
   readonly id = input.required<string>();
+  /** The step that is open at first: from the address. */
+  readonly step = input<string>();
   protected readonly here = inject(PlanHere);
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
   protected readonly loom = viewChild(Loom);
   protected readonly STATES = STATES;
+  protected readonly WAYS = WAYS;
   protected readonly STEP_NAMES = STEP_NAMES;
   protected readonly whenIn = whenIn;
   protected readonly dayIn = dayIn;
@@ -102,6 +111,11 @@ export class Plan {
     const names = this.here.late().map((l) => l.name);
     return names.length > 4 ? `${names.length} learners` : names.join(', ');
   });
+  /** Whom a notice is for, by name. */
+  protected readonly names = computed(() => {
+    const names = this.here.audience().map((l) => l.name);
+    return names.length > 12 ? `${names.slice(0, 12).join(', ')} and ${names.length - 12} more` : names.join(', ');
+  });
   protected readonly lookFirst = computed(() => {
     const looked = this.here.plan()?.lookedAs ?? [];
     const ready = this.here.rows().flatMap((r) => (r.versions.length > 0 ? [r.learner] : []));
@@ -113,7 +127,7 @@ export class Plan {
       const id = this.id();
       untracked(() => {
         this.here.id.set(id);
-        this.here.asked.set(null);
+        this.here.asked.set(this.step() === 'what' ? 'what' : null);
       });
     });
   }
