@@ -5,6 +5,8 @@ import type { PlanFinding } from '@lorvet/core';
 import { many } from '../../platform/many';
 import { dayIn } from '../../ui/when';
 import { NoRoom } from './no-room';
+import { PlanAfter } from './plan-after';
+import { PlanChecks } from './plan-checks';
 import { PlanHere } from './plan-here';
 
 /** All that is wrong or unusual about the plan, each with where it is put right; who has what, and who was looked as. */
@@ -36,12 +38,14 @@ import { PlanHere } from './plan-here';
 })
 export class PanelCheck {
   protected readonly here = inject(PlanHere);
+  protected readonly checks = inject(PlanChecks);
+  protected readonly after = inject(PlanAfter);
   protected readonly many = many;
   /** The row of a learner is to be shown. */
   readonly rowAsked = output<string>();
   protected readonly list = computed(() => {
     const reasons = new Map(this.here.plan()?.confirmed.map((c) => [c.key, c.reason]));
-    return this.here.checks().map((f) => ({ f, reason: f.level === 'confirm' ? reasons.get(f.key) : undefined }));
+    return this.checks.checks().map((f) => ({ f, reason: f.level === 'confirm' ? reasons.get(f.key) : undefined }));
   });
   protected readonly dayIn = dayIn;
   /** What was done after it was given out, the newest first. */

@@ -3,20 +3,15 @@ import {
   bandsOf,
   cardInShort,
   changedAfter,
-  coverage,
   datesFor,
   type HandOut,
   handOutState,
-  holdersOf,
   type Id,
   joinedSince,
   type Learner,
   linesNow,
-  lookOver,
   NO_DAYS_OFF,
-  openFindings,
   personalVersions,
-  type PlanFinding,
   type PlanRule,
   recipientsOf,
   SCHOOL_ID,
@@ -27,10 +22,8 @@ import {
 import { CLEARLY_BETTER, suggest, type Suggestion } from '@lorvet/core/measures';
 import { Clock } from '../../platform/clock';
 import { PlanWork } from '../../platform/plan-work';
-import type { PlanChecked } from '../../platform/workers/plan.worker';
 import { HandOutActions } from '../../store/actions';
 import { Parts } from '../../store/parts';
-import { wantWork } from '../../store/wants';
 import { WorkspaceStore } from '../../store/workspace';
 
 /** From here on, learners times versions, a plan is large. */
@@ -122,7 +115,7 @@ export class PlanHere {
     });
     return [...had, ...linesNow(plan, this.people()).filter((l) => late.has(l.learnerId))];
   });
-  private readonly versionsOf = computed(() => {
+  readonly versionsOf = computed(() => {
     const by = new Map<Id, { versions: (Id | null)[]; rule: boolean }>();
     for (const l of this.lines()) {
       const now = by.get(l.learnerId) ?? { versions: [], rule: false };
@@ -133,7 +126,7 @@ export class PlanHere {
     return by;
   });
   /** Whether checks and suggestions take so long that they are made beside the page. */
-  private readonly isLarge = computed(() => this.audience().length * (this.family()?.versions.length ?? 0) > LARGE);
+  readonly isLarge = computed(() => this.audience().length * (this.family()?.versions.length ?? 0) > LARGE);
   private readonly suggested = signal<readonly Suggestion[]>([]);
   private readonly suggestions = computed((): ReadonlyMap<Id, Suggestion> => {
     const family = this.family();
@@ -158,50 +151,6 @@ export class PlanHere {
     return plan ? joinedSince(plan, this.people()) : [];
   });
 
-  /** Those of them for whom one version is chosen. */
-  readonly lateReady = computed(() => this.late().filter((l) => this.versionsOf().get(l.id)?.versions.length === 1));
-
-  private readonly others = computed(() =>
-    this.work
-      .handOutHeads()
-      .filter((h) => h.state === 'given' && h.kind === 'work')
-      .map((h) => ({ id: h.id, title: h.title, learnerIds: holdersOf(h) })),
-  );
-  /** What was checked beside the page, and of which plan. */
-  private readonly checked = signal<(PlanChecked & { readonly of: HandOut }) | null>(null);
-  /** Whether what the checks say is about the plan as it is now. */
-  readonly isChecked = computed(() => !this.isLarge() || this.checked()?.of === this.plan());
-  readonly checks = computed<readonly PlanFinding[]>(() => {
-    const plan = this.plan();
-    if (!plan || !this.isDraft() || (plan.kind === 'work' && !this.family())) return [];
-    if (this.isLarge()) return this.checked()?.found ?? [];
-    return coverage(plan, this.family(), this.people(), this.clock.local(), {
-      days: this.days(),
-      others: this.others(),
-    });
-  });
-  readonly open = computed(() => {
-    const plan = this.plan();
-    return plan ? openFindings(this.checks(), plan) : [];
-  });
-  readonly toMend = computed(() => this.checks().filter((c) => c.level === 'mend').length);
-  readonly toConfirm = computed(() => this.open().filter((c) => c.level === 'confirm'));
-  /** What stands in the sheets that may not be meant for learners, with its place. */
-  readonly findings = computed(() => {
-    const plan = this.plan();
-    const family = this.family();
-    if (!plan || !family || !this.isDraft()) return [];
-    const names = new Map<Id | null, string>([
-      [null, 'Master'],
-      ...family.versions.map((v) => [v.id, v.name] as const),
-    ]);
-    const shown = this.isLarge() ? (this.checked()?.shown ?? []) : lookOver(plan, family, this.people());
-    return shown.map((f) => ({
-      says: f.says,
-      where: `${names.get(f.versionId) ?? 'A version'}, ${f.page ? `page ${f.page}` : 'title and note'}`,
-      link: f.versionId === null ? ['/bench', family.id] : ['/bench', family.id, f.versionId],
-    }));
-  });
   readonly shares = computed(() => {
     const counts = new Map<Id | null, number>();
     for (const r of this.rows())
@@ -238,17 +187,6 @@ export class PlanHere {
 
   constructor() {
     const beside = inject(PlanWork);
-    effect((onCleanup) => {
-      const plan = this.plan();
-      const family = this.family();
-      if (!plan || !family || !this.isLarge() || !this.isDraft()) return;
-      let isOld = false;
-      onCleanup(() => (isOld = true));
-      const more = { days: this.days(), others: this.others() };
-      void beside.check(plan, family, this.people(), this.clock.local(), more).then((done) => {
-        if (!isOld) this.checked.set({ ...done, of: plan });
-      });
-    });
     effect((onCleanup) => {
       const family = this.family();
       if (!family || !this.isLarge() || !this.isDraft()) return;
@@ -363,43 +301,5 @@ export class PlanHere {
       return s ? [{ learnerId: r.learner.id, versionId: s.versionId }] : [];
     });
     this.change({ lines: [...plan.lines, ...added] }, `accept ${added.length} suggestions`);
-  }
-
-  /** Warnings may stay, for this reason. */
-  confirm(found: readonly PlanFinding[], reason: string): void {
-    const keys = new Set(found.map((f) => f.key));
-    const others = (this.plan()?.confirmed ?? []).filter((c) => !keys.has(c.key));
-    this.change({ confirmed: [...others, ...[...keys].map((key) => ({ key, reason }))] }, 'let a warning stay');
-  }
-
-  unconfirm(key: string): void {
-    this.change(
-      { confirmed: (this.plan()?.confirmed ?? []).filter((c) => c.key !== key) },
-      'ask about a warning again',
-    );
-  }
-
-  giveOut(reason: string): void {
-    const plan = this.plan();
-    if (!plan || this.toMend() > 0) return;
-    const confirmed = this.toConfirm().map((f) => ({ key: f.key, reason }));
-    this.work.dispatch(HandOutActions.givenOut({ id: plan.id, confirmed, stamp: this.work.stamp() }));
-  }
-
-  /** Out of the learners' sight, or in it again; what they did stays, and what was said to it. */
-  async show(on: boolean): Promise<void> {
-    await this.parts.during(async (want) => {
-      await wantWork(this.id(), want, this.work.doc);
-      const plan = this.plan();
-      if (!plan) return;
-      const says = on ? 'shown again' : 'taken back';
-      const handOut = changedAfter(plan, { isHidden: !on }, this.clock.iso(), says);
-      this.work.dispatch(HandOutActions.planChanged({ handOut, label: on ? 'show it again' : 'take it back' }));
-    });
-  }
-
-  giveLate(): void {
-    const plan = this.plan();
-    if (plan) this.work.dispatch(HandOutActions.givenLate({ id: plan.id, stamp: this.work.stamp() }));
   }
 }

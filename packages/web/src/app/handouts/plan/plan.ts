@@ -26,6 +26,8 @@ import { PanelCheck } from './panel-check';
 import { PanelHow } from './panel-how';
 import { PanelWhat } from './panel-what';
 import { PanelWho } from './panel-who';
+import { PlanAfter } from './plan-after';
+import { PlanChecks } from './plan-checks';
 import { PlanHere, type PlanStep } from './plan-here';
 
 const STATES = {
@@ -52,7 +54,7 @@ const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
 @Component({
   selector: 'lv-plan',
   imports: [ButtonDirective, Empty, FootBar, InputText, Loom, PanelCheck, PanelHow, PanelWhat, PanelWho, RouterLink],
-  providers: [PlanHere],
+  providers: [PlanAfter, PlanChecks, PlanHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styleUrl: './plan.css',
@@ -62,6 +64,8 @@ export class Plan {
   /** The step that is open at first: from the address. */
   readonly step = input<string>();
   protected readonly here = inject(PlanHere);
+  protected readonly checks = inject(PlanChecks);
+  protected readonly after = inject(PlanAfter);
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
@@ -75,7 +79,7 @@ export class Plan {
   /** Which sheet is open on a narrow screen. */
   protected readonly sheet = signal<string | null>(null);
   protected readonly sheets = computed(() => {
-    const mend = this.here.toMend();
+    const mend = this.checks.toMend();
     const name = STEP_NAMES[this.here.step()];
     return [{ id: 'beside-checks', name: mend ? `${name}: ${mend} to mend` : name }];
   });
@@ -92,9 +96,9 @@ export class Plan {
   );
   protected readonly canGive = computed(
     () =>
-      this.here.isChecked() &&
-      this.here.toMend() === 0 &&
-      (this.here.toConfirm().length === 0 || this.reason().trim() !== ''),
+      this.checks.isChecked() &&
+      this.checks.toMend() === 0 &&
+      (this.checks.toConfirm().length === 0 || this.reason().trim() !== ''),
   );
   protected readonly whoText = computed(() => {
     const plan = this.here.plan();
@@ -141,7 +145,7 @@ export class Plan {
     const plan = this.here.plan();
     if (!plan || !this.canGive()) return;
     const count = many(this.here.audience().length, 'learner');
-    this.here.giveOut(this.reason().trim());
+    this.checks.giveOut(this.reason().trim());
     this.reason.set('');
     const later = plan.opensAt && plan.opensAt > this.clock.local();
     this.notice.done(
