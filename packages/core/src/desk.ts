@@ -15,9 +15,18 @@ export { type CountedPage, questionNumbers } from './activity/numbering';
 export * from './activity/parts';
 export * from './activity/swatch';
 export { CannotRecord } from './adjust/cannot-record';
+export { type Album } from './assign/album';
 export * from './assign/hand-out';
 export { learnerPackage, type LearnerPackage, learnerPackageSchema, packageOf } from './assign/learner-package';
-export { type Flaps, flapsOf, type LearnerSheet, learnerSheet, learnerSheetSchema } from './assign/learner-sheet';
+export {
+  type Flaps,
+  flapsOf,
+  type LearnerSheet,
+  learnerSheet,
+  learnerSheetSchema,
+  pagesFor,
+  type SheetPage,
+} from './assign/learner-sheet';
 export * from './assign/one-by-one';
 export {
   NOTHING_SAID,

@@ -34,7 +34,9 @@ export { type Beside, type Finding as PlanFinding, type Mend } from './assign/ch
 export * from './assign/dates';
 export { type Finding, lookOver } from './assign/look-over';
 export { freeze, freezeFor } from './assign/freeze';
-export { giveLate, giveOut, joinedSince } from './assign/give-out';
+export * from './assign/teams';
+export * from './assign/ways';
+export { duesOf, giveLate, giveOut, joinedSince } from './assign/give-out';
 export { inRule, linesNow, withRule } from './assign/rules';
 export { FLAP_AFTER } from './adjust/flap';
 export * from './adjust/drafts';

@@ -54,6 +54,16 @@ export const hasPersonalField = (text: string): boolean =>
 export const missingFields = (content: Content, a: PersonalFields, values: PersonalValues): string[] =>
   personalFieldsIn(content, Object.keys(values)).filter((f) => !values[f] && !a.otherwise[f]);
 
+/** A block with what stands in its personal fields where nothing of its learner is to be said. */
+export function withoutPerson(block: Block): Block {
+  let out = block;
+  for (const w of wordsOf(block)) {
+    const text = w.text.replace(FIELD, (_, f: string) => saidOtherwise(f));
+    if (text !== w.text) out = withWords(out, w.field, text);
+  }
+  return out;
+}
+
 function filled(block: Block, values: PersonalValues): Block {
   let out = block;
   for (const w of wordsOf(block)) {

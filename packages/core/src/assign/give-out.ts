@@ -1,9 +1,10 @@
 import type { Id } from '../activity/block';
 import type { Family } from '../activity/family';
+import type { PersonalValues } from '../adjust/adjustment';
 import { type Learner, personalValues } from '../learners/learner';
 import { classOf, type People } from '../learners/people';
 import { type Freezing, freezing } from './freeze';
-import type { Frozen, Given, HandOut } from './hand-out';
+import { EVERYBODY, type Frozen, type Given, type HandOut } from './hand-out';
 import { recipientsOf } from './recipients';
 import { linesNow } from './rules';
 
@@ -13,8 +14,36 @@ export interface GivenOut {
   readonly frozen: readonly Frozen[];
 }
 
-/** What some learners get now. A learner with no line gets nothing; one with two gets the first: `coverage` names both. */
-function givenTo(
+/** What of the activity a learner is to get, and with whom. */
+export interface Due {
+  readonly versionId: Id | null;
+  readonly shares?: Id;
+  /** What stands in its personal fields. */
+  readonly values: PersonalValues;
+}
+
+/** By learner. One with no line gets nothing; one with two gets the first: `coverage` names both. */
+export function duesOf(handOut: HandOut, people: People, at: string): (learner: Learner) => Due | undefined {
+  if (handOut.way === 'per-group') {
+    const by = new Map<Id, Due>();
+    for (const t of handOut.teams)
+      for (const id of t.learnerIds)
+        if (!by.has(id)) by.set(id, { versionId: t.versionId, shares: t.id, values: { name: t.name } });
+    return (l) => by.get(l.id);
+  }
+  const lines = new Map<Id, Id | null>();
+  for (const l of linesNow(handOut, people)) if (!lines.has(l.learnerId)) lines.set(l.learnerId, l.versionId);
+  return (learner) => {
+    const versionId = lines.get(learner.id);
+    if (versionId === undefined) return undefined;
+    return handOut.way === 'together'
+      ? { versionId, shares: EVERYBODY, values: {} }
+      : { versionId, values: personalValues(learner, classOf(learner.id, people), at) };
+  };
+}
+
+/** What some learners get now. */
+export function givenTo(
   learners: readonly Learner[],
   handOut: HandOut,
   family: Family | undefined,
@@ -25,14 +54,13 @@ function givenTo(
     return { given: Object.fromEntries(learners.map((l) => [l.id, { frozen: '' }])), frozen: [] };
   const made = new Map<Id | null, Freezing>();
   const given: Record<string, Given> = {};
-  const lines = new Map<Id, Id | null>();
-  for (const l of linesNow(handOut, people)) if (!lines.has(l.learnerId)) lines.set(l.learnerId, l.versionId);
+  const dueTo = duesOf(handOut, people, at);
   for (const learner of learners) {
-    const versionId = lines.get(learner.id);
-    if (versionId === undefined) continue;
-    let one = made.get(versionId);
-    if (!one) made.set(versionId, (one = freezing(family, versionId, at)));
-    given[learner.id] = one.givenTo(personalValues(learner, classOf(learner.id, people), at));
+    const due = dueTo(learner);
+    if (!due) continue;
+    let one = made.get(due.versionId);
+    if (!one) made.set(due.versionId, (one = freezing(family, due.versionId, at)));
+    given[learner.id] = { ...one.givenTo(due.values), ...(due.shares ? { shares: due.shares } : {}) };
   }
   const frozen = new Map([...made.values()].map((m) => [m.frozen.id, m.frozen]));
   return { given, frozen: [...frozen.values()] };

@@ -78,6 +78,11 @@ export const placeSchema = z.object({
   isOpen: z.boolean().default(false),
   /** Whether learners may write short comments to the others' places; the teacher sees them first. */
   comments: z.boolean().default(false),
+  /** What learners wrote to the others' places, once the teacher said to it that all may read it, or that nobody may. */
+  remarks: z
+    .array(z.object({ id: idSchema, to: idSchema, from: idSchema, text: z.string().max(500), isShown: z.boolean() }))
+    .max(5000)
+    .default([]),
 });
 export type Place = z.infer<typeof placeSchema>;
 
@@ -112,6 +117,8 @@ export const givenSchema = z.object({
   /** Address of what was given; empty for a notice or a folder, which hold no activity. */
   frozen: z.string().max(64),
   own: z.array(z.object({ block: blockSchema, steps: z.array(lineageStepSchema) })).optional(),
+  /** Whose one piece of work this is, where several do it together: the id of their group, or `EVERYBODY`. */
+  shares: idSchema.optional(),
 });
 export type Given = z.infer<typeof givenSchema>;
 
@@ -215,6 +222,25 @@ export function withBlocks(content: Content, blocks: readonly { readonly id: str
       p.blocks.some((b) => by.has(b.id)) ? { ...p, blocks: p.blocks.map((b) => by.get(b.id) ?? b) } : p,
     ),
   };
+}
+
+/** Whose work it is where one piece is for all together. */
+export const EVERYBODY = 'everybody';
+
+/** Under whom a learner's work on a hand-out is kept: under themselves, or under those they do it with. */
+export const workKeyOf = (handOut: Pick<HandOut, 'given'>, learnerId: string): string =>
+  (Object.hasOwn(handOut.given, learnerId) && handOut.given[learnerId]?.shares) || learnerId;
+
+/** The pieces of work of a hand-out: under whom each is kept, and who does it. */
+export function worksOf(handOut: Pick<HandOut, 'given'>): Map<string, string[]> {
+  const out = new Map<string, string[]>();
+  for (const learnerId of Object.keys(handOut.given)) {
+    const key = workKeyOf(handOut, learnerId);
+    const ids = out.get(key);
+    if (ids) ids.push(learnerId);
+    else out.set(key, [learnerId]);
+  }
+  return out;
 }
 
 /** What a learner got, whole; undefined where nothing was given, or where it is not known here. */

@@ -28,10 +28,15 @@ export function inRule(rule: PlanRule, people: People): ReadonlySet<Id> {
 
 /**
  * Who gets which version now: what was chosen by hand, and for all others of the audience what the rules say. Rules that
- * say more come before those that say less; two of one rank that disagree give two lines, and the check names them.
+ * say more come before those that say less; two of one rank that disagree give two lines, and the check names them. Where
+ * one is given per group, what each group gets.
  */
 export function linesNow(handOut: HandOut, people: People): Line[] {
   const audience = recipientsOf(handOut, people);
+  if (handOut.way === 'per-group')
+    return audience.flatMap(({ id }) =>
+      handOut.teams.flatMap((t) => (t.learnerIds.includes(id) ? [{ learnerId: id, versionId: t.versionId }] : [])),
+    );
   const byHand = new Set(handOut.lines.map((l) => l.learnerId));
   const inIt = new Set(audience.map((l) => l.id));
   const rules = handOut.rules.map((rule) => ({ rule, ids: inRule(rule, people) }));

@@ -5,7 +5,7 @@ import { learnerBlockSchema } from '../activity/blocks';
 import { safeAddress } from '../activity/blocks/link';
 import { swatchFrom, swatchSchema } from '../activity/swatch';
 import { laterBy, type LearnerDates } from './dates';
-import { type Given, type Companion, type HandOut, handOutKindSchema, wayToGiveSchema } from './hand-out';
+import { type Given, type Companion, type HandOut, handOutKindSchema, type Place, wayToGiveSchema } from './hand-out';
 import { type LearnerSheet, ownForLearner } from './learner-sheet';
 
 /** What the teacher said to a learner about one piece of work: never a mark by item, never another learner's. */
@@ -50,6 +50,16 @@ export const slippedSchema = z.strictObject({
   /** The blocks that are this learner's own. */
   own: z.array(learnerBlockSchema),
   said: saidSchema,
+  /** Under whom the work is kept, where several do it together; empty where it is the learner's own. */
+  shares: z.string().max(64).default(''),
+  /** What they are called together, and who they are; empty where it is the learner's own. */
+  team: z.string().default(''),
+  mates: z.array(z.string()).default([]),
+  /** Where there is a place for each: which pages it is, and what of the others' can be seen. */
+  place: z
+    .strictObject({ pageIds: z.array(idSchema), names: z.boolean(), isOpen: z.boolean(), comments: z.boolean() })
+    .nullable()
+    .default(null),
 });
 export type Slipped = z.infer<typeof slippedSchema>;
 
@@ -62,12 +72,17 @@ export const slipSchema = z.strictObject({
 });
 export type Slip = z.infer<typeof slipSchema>;
 
+interface WorkTogether {
+  /** Of what several do together: what they are called, and the names of the others. */
+  readonly together?: { readonly team: string; readonly mates: readonly string[] };
+}
+
 export function slipped(
   handOut: Pick<HandOut, 'title' | 'note' | 'way' | 'opensAt' | 'dueAt' | 'givenAt'> &
-    Partial<Pick<HandOut, 'closesAt' | 'goes' | 'companions'>>,
+    Partial<Pick<HandOut, 'closesAt' | 'goes' | 'companions' | 'place'>>,
   given: Given,
   sheet: LearnerSheet,
-  { said = NOTHING_SAID, dates }: { readonly said?: Said; readonly dates?: LearnerDates } = {},
+  { said = NOTHING_SAID, dates, together }: { readonly said?: Said; readonly dates?: LearnerDates } & WorkTogether = {},
 ): Slipped {
   const { opensAt, dueAt, closesAt } = dates ?? { closesAt: null, ...handOut };
   // What the version gives of itself counts where it is more.
@@ -89,8 +104,19 @@ export function slipped(
     sheet: sheet.id,
     own: ownForLearner(given),
     said,
+    shares: given.shares ?? '',
+    team: together?.team ?? '',
+    mates: [...(together?.mates ?? [])],
+    place: handOut.way === 'place-each' && handOut.place ? placeFor(handOut.place) : null,
   };
 }
+
+const placeFor = ({ pageIds, names, isOpen, comments }: Place): Slipped['place'] => ({
+  pageIds,
+  names,
+  isOpen,
+  comments: isOpen && comments,
+});
 
 /** What of the companions is for a learner to see: built from this list of fields. */
 function companionsFor(companions: readonly Companion[]): SlippedCompanion[] {
@@ -122,5 +148,9 @@ export function noticed(handOut: HandOut, dates?: LearnerDates): Slipped {
     sheet: '',
     own: [],
     said: NOTHING_SAID,
+    shares: '',
+    team: '',
+    mates: [],
+    place: null,
   };
 }

@@ -50,6 +50,8 @@ export const handOutHeadSchema = z.object({
   givenAt: z.string().nullable(),
   /** Who got which version; empty until it is given out. */
   holders: z.array(z.object({ versionId: idSchema.nullable(), learners: packedIdsSchema })),
+  /** Under whom the work is kept, where several do it together; else each has their own. */
+  shared: z.array(idSchema).default([]),
 });
 export type HandOutHead = z.infer<typeof handOutHeadSchema>;
 
@@ -59,3 +61,10 @@ export const holdersOf = (h: Pick<HandOutHead, 'holders'>): string[] => h.holder
 /** How many got something of a hand-out. */
 export const countHolders = (h: Pick<HandOutHead, 'holders'>): number =>
   h.holders.reduce((n, x) => n + countIds(x.learners), 0);
+
+/** Under whom the pieces of work of a hand-out are kept. */
+export const workKeysOf = (h: Pick<HandOutHead, 'holders' | 'shared'>): string[] =>
+  h.shared.length ? h.shared : holdersOf(h);
+
+/** How many pieces of work there are of a hand-out. */
+export const countWorks = (h: Pick<HandOutHead, 'holders' | 'shared'>): number => h.shared.length || countHolders(h);

@@ -72,6 +72,7 @@ export function handOutHead(h: HandOut, frozen: FrozenById): HandOutHead {
     isHidden: h.isHidden,
     state: h.state,
     givenAt: h.givenAt,
+    shared: [...new Set(Object.values(h.given).flatMap((g) => g.shares ?? []))],
     holders: [...by].map(([versionId, ids]) => ({ versionId, learners: packIds(ids) })),
   };
 }

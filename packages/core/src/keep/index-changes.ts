@@ -1,5 +1,6 @@
 import type { Family } from '../activity/family';
-import type { Frozen, HandOut } from '../assign/hand-out';
+import { albumOf } from '../assign/album';
+import { type Frozen, type HandOut, workKeyOf, worksOf } from '../assign/hand-out';
 import { datesFor, type LearnerDates, SCHOOL_ID } from '../assign/dates';
 import { flapsOf, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
 import { noticed, NOTHING_SAID, slipped } from '../assign/slip';
@@ -77,6 +78,10 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     const shown = isRemoved(w.removed, 'hand-out', id) ? undefined : now;
     out.push({ in: 'handOutHeads', id, put: shown ? handOutHead(shown, w.frozen) : null });
     const then = before<HandOut>('handOuts', id, now);
+    const works = shown ? worksOf(shown) : new Map<string, string[]>();
+    const nameOf = (l: string) => (w.learners[l] as Learner | undefined)?.name ?? '';
+    if (shown?.place || then?.place)
+      out.push({ in: 'albums', id, put: shown ? albumOf(shown, w.learners, w.frozen) : null });
     for (const learnerId of new Set([...Object.keys(then?.given ?? {}), ...Object.keys(shown?.given ?? {})])) {
       const given = shown?.given[learnerId];
       const frozen = given && (w.frozen[given.frozen] as Frozen | undefined);
@@ -95,14 +100,27 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
         const flaps = flapsOf(frozen);
         if (Object.keys(flaps.under).length) out.push({ in: 'flaps', id: frozen.id, put: flaps });
       }
-      const copyId = `${id}.${learnerId}`;
+      const key = workKeyOf(shown, learnerId);
+      const copyId = `${id}.${key}`;
       copies.add(copyId);
       const marking = w.markings[copyId];
       const said = marking ? { said: { [id]: saidOf(marking) } } : {};
       out.push({
         in: 'slips',
         id: learnerId,
-        works: { [id]: slipped(shown, given, sheet, { dates: datesOf(shown, learnerId) }) },
+        works: {
+          [id]: slipped(shown, given, sheet, {
+            dates: datesOf(shown, learnerId),
+            ...(given.shares
+              ? {
+                  together: {
+                    team: shown.teams.find((t) => t.id === given.shares)?.name ?? 'Everybody',
+                    mates: (works.get(key) ?? []).filter((l) => l !== learnerId).map(nameOf),
+                  },
+                }
+              : {}),
+          }),
+        },
         ...said,
       });
     }
@@ -115,7 +133,9 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     if (known && was.has(`markings/${id}`)) {
       const { handOutId, learnerId } = known;
       const said = marking ? saidOf(marking) : NOTHING_SAID;
-      out.push({ in: 'slips', id: learnerId, said: { [handOutId]: said } });
+      const handOut = w.handOuts[handOutId] as HandOut | undefined;
+      const those = (handOut && worksOf(handOut).get(learnerId)) ?? [learnerId];
+      for (const l of those) out.push({ in: 'slips', id: l, said: { [handOutId]: said } });
     }
   }
   if (door) out.push({ in: 'door', id: 'door', put: { id: 'door', classes: doorOf(listOf(w.classes), w.learners) } });

@@ -1,5 +1,6 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
+import { type Album, albumSchema } from '../assign/album';
 import { type Flaps, flapsSchema, type LearnerSheet, learnerSheetSchema } from '../assign/learner-sheet';
 import { type Said, type Slip, type Slipped, slipSchema } from '../assign/slip';
 import type { Comfort } from '../learners/comfort';
@@ -61,6 +62,7 @@ export const indexSchemas = {
   slips: slipSchema,
   sheets: learnerSheetSchema,
   flaps: flapsSchema,
+  albums: albumSchema,
 } satisfies Record<IndexName, z.ZodType>;
 export interface IndexOf {
   readonly familyHeads: FamilyHead;
@@ -70,6 +72,7 @@ export interface IndexOf {
   readonly slips: Slip;
   readonly sheets: LearnerSheet;
   readonly flaps: Flaps;
+  readonly albums: Album;
 }
 export type Index = { readonly [N in IndexName]: Readonly<Record<string, IndexOf[N]>> };
 

@@ -89,17 +89,21 @@ export function mergeCopies(base: Copy | undefined, theirs: Copy, mine: Copy, at
     const [was, their, own] = [goOf(base, n), goOf(theirs, n), goOf(mine, n)];
     return their && own ? [mergeGoes(was, their, own, at)] : (their ?? own ?? []);
   });
-  return { ...theirs, goes };
+  const remarks = [...(theirs.remarks ?? [])];
+  for (const r of mine.remarks ?? []) if (!remarks.some((x) => x.id === r.id)) remarks.push(r);
+  return { ...theirs, goes, ...(remarks.length ? { remarks } : {}) };
 }
 
 function mergeGoes(base: Go | undefined, theirs: Go, mine: Go, at: string): Go {
   const answers = { ...theirs.answers };
+  const by = { ...theirs.by };
   const earlier = [...(theirs.earlier ?? [])];
   for (const [item, answer] of Object.entries(mine.answers)) {
     const [was, their] = [base?.answers[item], theirs.answers[item]];
     if (equal(answer, was) || equal(answer, their)) continue;
     if (their && !equal(their, was)) earlier.push({ item, answer: their, at });
     answers[item] = answer;
+    if (mine.by?.[item]) by[item] = mine.by[item];
   }
   for (const e of mine.earlier ?? []) if (!earlier.some((x) => equal(x, e))) earlier.push(e);
   return {
@@ -107,6 +111,7 @@ function mergeGoes(base: Go | undefined, theirs: Go, mine: Go, at: string): Go {
     startedAt: theirs.startedAt < mine.startedAt ? theirs.startedAt : mine.startedAt,
     submittedAt: theirs.submittedAt ?? mine.submittedAt,
     answers,
+    ...(Object.keys(by).length ? { by } : {}),
     ...(earlier.length ? { earlier } : {}),
   };
 }

@@ -8,19 +8,27 @@ export const goSchema = z.object({
   startedAt: z.string(),
   submittedAt: z.string().nullable(),
   answers: z.record(z.string(), answerSchema),
+  /** Who wrote what, by item, where several do the work together. */
+  by: z.record(z.string(), idSchema).optional(),
   /** Answers of this go that another one took the place of, written at the same time somewhere else. */
   earlier: z.array(z.object({ item: z.string(), answer: answerSchema, at: z.string() })).optional(),
 });
 export type Go = z.infer<typeof goSchema>;
 
-/** What a learner did with what they got. Written by the desk only. */
+/** What a learner wrote to another's place; the teacher sees it before anybody else does. */
+export const remarkSchema = z.object({ id: idSchema, to: idSchema, text: z.string().min(1).max(500), at: z.string() });
+export type Remark = z.infer<typeof remarkSchema>;
+
+/** What a learner did with what they got, or several together. Written by the desk only. */
 export const copySchema = z.object({
   id: idSchema,
   handOutId: idSchema,
+  /** Under whom it is kept: a learner, or those who do it together. */
   learnerId: idSchema,
   /** Key of the hand-out's `frozen`. */
   frozen: z.string().max(64),
   goes: z.array(goSchema),
+  remarks: z.array(remarkSchema).max(1000).optional(),
 });
 export type Copy = z.infer<typeof copySchema>;
 

@@ -162,6 +162,11 @@ export const routes: Routes = [
         loadComponent: () => import('./handouts/plan/plan').then((m) => m.Plan),
       },
       {
+        path: 'hand-outs/:id/places',
+        title: 'Places – Lorvet',
+        loadComponent: () => import('./handouts/places').then((m) => m.Places),
+      },
+      {
         path: 'marking',
         title: 'Marking – Lorvet',
         loadComponent: () => import('./marking/marking-list').then((m) => m.MarkingList),
@@ -195,6 +200,12 @@ export const routes: Routes = [
     canActivate: [started, named, handing],
     title: 'My work',
     loadComponent: () => import('./desk/sheet').then((m) => m.DeskSheet),
+  },
+  {
+    path: 'desk/work/:handOutId/places',
+    canActivate: [started, named, handing],
+    title: 'Everybody’s places',
+    loadComponent: () => import('./desk/places').then((m) => m.DeskPlaces),
   },
   {
     path: 'look/version/:versionId',

@@ -12,6 +12,7 @@ import { classOf } from '../../learners/people';
 import { asSentence } from '../../spaces';
 import { pendingUpkeep } from '../../upkeep/resolve';
 import { waits } from '../../upkeep/upkeep';
+import { waysToGive } from '../ways';
 import { type CheckContext, type Finding, finding, named } from './finding';
 
 const isFill = (a: Adjustment): a is PersonalFields => a.kind === 'personal-fields' && !a.off;
@@ -129,7 +130,7 @@ export function checkWhat({ handOut, family, people, audience, now }: CheckConte
 }
 
 /** How it is given, whether that suits what is given, and what goes with it. */
-export function checkHow({ handOut, family, audience, others }: CheckContext): Finding[] {
+export function checkHow({ handOut, family, people, audience, others }: CheckContext): Finding[] {
   const out: Finding[] = [];
   if (handOut.kind === 'work' && family && handOut.way === 'place-each') {
     const pages = latest(family).content.pages.map((p) => p.id);
@@ -156,6 +157,15 @@ export function checkHow({ handOut, family, audience, others }: CheckContext): F
       ),
     );
   const seen = new Map<string, string>();
+  if (family && handOut.kind === 'work' && audience.length && !['one-each', 'to-read'].includes(handOut.way)) {
+    const why = waysToGive(handOut, family, people).find((x) => x.way === handOut.way)?.why;
+    if (why)
+      out.push(
+        finding('mend', 'way-unfit', 'how', 'This way to give does not suit it', why, {
+          about: `${handOut.way} ${why}`,
+        }),
+      );
+  }
   for (const c of handOut.companions) {
     if (c.is !== 'link') continue;
     const address = safeAddress(c.address);

@@ -160,3 +160,59 @@ describe('time', () => {
     });
   });
 });
+
+describe('work that several do together, and places', () => {
+  const SHARED = { team: 'terns', of: ['l-jory', 'l-kerra'] };
+  /** The survey as if it had been given so. */
+  const as = (patch: Partial<HandOut>) => (w: Workspace) => {
+    const h = survey(w);
+    return { ...w, copies: {}, markings: {}, handOuts: { ...w.handOuts, 'h-survey': { ...h, ...patch } } };
+  };
+  const perGroup = (w: Workspace) => {
+    const { given } = survey(w);
+    const shared = SHARED.of.map((id) => [id, { frozen: given[id]?.frozen ?? '', shares: SHARED.team }] as const);
+    const teams = [{ id: SHARED.team, name: 'Terns', learnerIds: SHARED.of, versionId: null }];
+    return as({ way: 'per-group', teams, given: { ...given, ...Object.fromEntries(shared) } })(w);
+  };
+
+  it('is written in one copy, with who wrote what', async () => {
+    const desk = await sit('l-jory', perGroup);
+    expect(desk.of('h-survey')).toMatchObject({ team: 'Terns', mates: ['Kerra L.'] });
+    const first = desk.answered('h-survey', { 'rp-q3': text('rain') });
+    expect(first).toMatchObject({ id: 'h-survey.terns', learnerId: 'terns' });
+    const other = await sit('l-kerra', (w) => withCopy(first as Copy)(perGroup(w)));
+    expect(other.of('h-survey')).toMatchObject({ state: 'working', answers: { 'rp-q3': text('rain') } });
+    const second = other.answered('h-survey', { 'rp-q3': text('rain'), 'rp-q4': text('sun') });
+    expect(second?.goes.at(-1)?.by).toEqual({ 'rp-q3': 'l-jory', 'rp-q4': 'l-kerra' });
+  });
+
+  const place = { pageIds: ['rp-p2'], names: true, isOpen: true, comments: true, remarks: [] };
+  it('in open places the others’ pages are seen, and a word to them waits for the teacher', async () => {
+    const copy: Copy = {
+      id: copyIdOf('h-survey', 'l-kerra'),
+      handOutId: 'h-survey',
+      learnerId: 'l-kerra',
+      frozen: '',
+      goes: [{ n: 1, startedAt: '', submittedAt: null, answers: { 'rp-q5': text('a crab') } }],
+    };
+    const desk = await sit('l-jory', (w) => withCopy(copy)(as({ way: 'place-each', place })(w)));
+    expect(desk.album('h-survey')?.places.map((p) => p.name)).toContain('Kerra L.');
+    const shown = desk.placeIn('h-survey', 'l-kerra');
+    expect(shown?.pages.map((p) => p.id)).toEqual(['rp-p2']);
+    expect(shown?.answers).toEqual({ 'rp-q5': text('a crab') });
+    const remark = desk.remarked('h-survey', 'l-kerra', 'I saw one too.');
+    expect(remark).toMatchObject({
+      learnerId: 'l-jory',
+      goes: [],
+      remarks: [{ to: 'l-kerra', text: 'I saw one too.' }],
+    });
+    expect(desk.album('h-survey')?.remarks).toEqual([]);
+  });
+
+  it('places that are not open are nobody else’s to see', async () => {
+    const desk = await sit('l-jory', as({ way: 'place-each', place: { ...place, isOpen: false } }));
+    expect(desk.of('h-survey')?.place).toMatchObject({ pageIds: ['rp-p2'], isOpen: false });
+    expect([desk.album('h-survey'), desk.placeIn('h-survey', 'l-kerra')]).toEqual([undefined, undefined]);
+    expect(desk.remarked('h-survey', 'l-kerra', 'Hello')).toBeUndefined();
+  });
+});

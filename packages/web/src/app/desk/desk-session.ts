@@ -1,5 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
+import isSame from 'fast-deep-equal';
 import {
+  type Album,
   type Comfort,
   type Copy,
   copyIdOf,
@@ -7,7 +9,10 @@ import {
   type LearnerPackage,
   openGo,
   packageOf,
+  pagesFor,
   PLAIN_COMFORT,
+  type Remark,
+  type SheetPage,
   type Slipped,
   stateNow,
   statesIn,
@@ -28,6 +33,10 @@ export interface DeskWork {
 /** One piece of work that is open on the desk. */
 export interface DeskSheetWork {
   readonly sheet: LearnerPackage;
+  /** Who does it too, and what they are called together; empty where it is the learner's own. */
+  readonly mates: readonly string[];
+  readonly team: string;
+  readonly place: Slipped['place'];
   readonly state: CopyState;
   /** The number of the go that is written in, or looked at. */
   readonly go: number;
@@ -87,9 +96,61 @@ export class DeskSession {
         const work = this.slipped(id);
         if (!work) return;
         if (!work.sheet) return;
-        await Promise.all([want('sheets', [work.sheet]), want('copies', [copyIdOf(id, learnerId)])]);
+        await Promise.all([want('sheets', [work.sheet]), want('copies', [this.copyId(id, work)])]);
       },
     );
+  }
+
+  /** Holds the places of everybody, and the work in one of them, for the part that calls it. */
+  holdPlaces(handOutId: () => string, placeId: () => string): () => boolean {
+    return this.parts.hold(
+      () => ({ id: handOutId(), learnerId: this.learnerId(), placeId: placeId() }),
+      async ({ id, learnerId, placeId: whose }, want) => {
+        await want('slips', [learnerId]);
+        if (!this.slipped(id)?.place?.isOpen) return;
+        await want('albums', [id]);
+        const places = this.store.index().albums[id]?.places ?? [];
+        const place = places.find((p) => p.id === whose);
+        await Promise.all([
+          want(
+            'copies',
+            [learnerId, ...(place ? [place.id] : [])].map((key) => copyIdOf(id, key)),
+          ),
+          place ? want('sheets', [place.sheet]) : null,
+        ]);
+      },
+    );
+  }
+
+  /** The places of everybody, where this learner may see them; undefined where not. */
+  album(handOutId: string): Album | undefined {
+    return this.slipped(handOutId)?.place?.isOpen ? this.store.index().albums[handOutId] : undefined;
+  }
+
+  /** One of the places: its pages, and what is in them. */
+  placeIn(handOutId: string, placeId: string): { pages: SheetPage[]; answers: DeskSheetWork['answers'] } | undefined {
+    const album = this.album(handOutId);
+    const place = album?.places.find((p) => p.id === placeId);
+    const sheet = place && this.store.index().sheets[place.sheet];
+    if (!album || !place || !sheet) return undefined;
+    const copyId = copyIdOf(handOutId, placeId);
+    const go = this.store.copies()[copyId]?.goes.at(-1);
+    const pages = pagesFor(sheet, place.own, `${copyId}.${go?.n ?? 1}`).filter((p) => album.pageIds.includes(p.id));
+    return { pages, answers: go?.answers ?? {} };
+  }
+
+  /** What this learner wrote to the others' places: what the teacher has said nothing to yet too. */
+  remarks(handOutId: string): readonly Remark[] {
+    return this.store.copies()[copyIdOf(handOutId, this.learnerId())]?.remarks ?? [];
+  }
+
+  /** The learner's copy with a few words to another's place; the teacher reads them first. */
+  remarked(handOutId: string, to: string, text: string): Copy | undefined {
+    const work = this.slipped(handOutId);
+    if (!work?.place?.comments || !text) return undefined;
+    const before = this.store.copies()[this.copyId(handOutId, work)];
+    const remark = { id: this.clock.newId(), to, text, at: this.clock.iso() };
+    return { ...this.copy(handOutId, work, before?.goes ?? []), remarks: [...(before?.remarks ?? []), remark] };
   }
 
   /** Everything that is open for the learner, the newest first. */
@@ -108,7 +169,7 @@ export class DeskSession {
     const work = this.slipped(handOutId);
     const sheet = work && this.store.index().sheets[work.sheet];
     if (!work || !sheet) return undefined;
-    const id = copyIdOf(handOutId, this.learnerId());
+    const id = this.copyId(handOutId, work);
     const copy = this.store.copies()[id];
     const { state } = this.deskWork(handOutId, work);
     if (state === 'not open yet') return undefined;
@@ -120,6 +181,9 @@ export class DeskSession {
     const isClosed = work.closesAt !== null && work.closesAt <= this.clock.minute();
     return {
       sheet: packageOf(handOutId, work, sheet, `${id}.${go}`),
+      mates: work.mates,
+      team: work.team,
+      place: work.place,
       state,
       go,
       answers: (earlier ?? last)?.answers ?? {},
@@ -139,7 +203,8 @@ export class DeskSession {
 
   /** The learner's own copy as it is in memory, kept or not. */
   kept(handOutId: string): Copy | undefined {
-    return this.store.copies()[copyIdOf(handOutId, this.learnerId())];
+    const work = this.slipped(handOutId);
+    return work && this.store.copies()[this.copyId(handOutId, work)];
   }
 
   /** What stands under a flap; asked for when it is lifted, and let go again. */
@@ -157,30 +222,47 @@ export class DeskSession {
   answered(handOutId: string, answers: DeskSheetWork['answers'], submit = false): Copy | undefined {
     const work = this.slipped(handOutId);
     if (!work || work.way === 'to-read') return undefined;
-    const id = copyIdOf(handOutId, this.learnerId());
-    const before = this.store.copies()[id];
+    const before = this.store.copies()[this.copyId(handOutId, work)];
     const open = openGo(before, work.said.decisions, work.goes ?? undefined);
     if (!open || open === 'next') return undefined;
     const now = this.clock.iso();
     const submittedAt = submit ? now : null;
-    const go = open === 'first' ? { n: 1, startedAt: now, submittedAt, answers } : { ...open, answers, submittedAt };
+    const begun = open === 'first' ? { n: 1, startedAt: now, submittedAt, answers } : { ...open, answers, submittedAt };
+    const go = work.shares ? { ...begun, by: this.writers(open, answers) } : begun;
     return this.copy(handOutId, work, [...(before?.goes ?? []).filter((g) => g !== open), go]);
   }
 
   /** The copy with another go begun, with what was there: it is looked over, not begun anew. The earlier one stays. */
   begunAgain(handOutId: string): Copy | undefined {
     const work = this.slipped(handOutId);
-    const before = this.store.copies()[copyIdOf(handOutId, this.learnerId())];
+    const before = work && this.store.copies()[this.copyId(handOutId, work)];
     const last = before?.goes.at(-1);
     if (!work || !before || !last || openGo(before, work.said.decisions, work.goes ?? undefined) !== 'next')
       return undefined;
-    const go = { n: last.n + 1, startedAt: this.clock.iso(), submittedAt: null, answers: last.answers };
+    const by = last.by ? { by: last.by } : {};
+    const go = { n: last.n + 1, startedAt: this.clock.iso(), submittedAt: null, answers: last.answers, ...by };
     return this.copy(handOutId, work, [...before.goes, go]);
   }
 
   private copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
-    const id = copyIdOf(handOutId, this.learnerId());
-    return { id, handOutId, learnerId: this.learnerId(), frozen: work.sheet, goes };
+    const id = this.copyId(handOutId, work);
+    const remarks = this.store.copies()[id]?.remarks;
+    const learnerId = work.shares || this.learnerId();
+    return { id, handOutId, learnerId, frozen: work.sheet, goes, ...(remarks ? { remarks } : {}) };
+  }
+
+  /** The id of the copy: the learner's own, or that of those who do it together. */
+  private copyId(handOutId: string, work: Slipped): string {
+    return copyIdOf(handOutId, work.shares || this.learnerId());
+  }
+
+  /** Who wrote which answer: what is another than before, this learner did. */
+  private writers(open: Copy['goes'][number] | 'first', answers: DeskSheetWork['answers']): Record<string, string> {
+    const before = open === 'first' ? undefined : open;
+    const by = { ...before?.by };
+    for (const [item, answer] of Object.entries(answers))
+      if (!isSame(answer, before?.answers[item])) by[item] = this.learnerId();
+    return by;
   }
 
   private slipped(handOutId: string): Slipped | undefined {
@@ -189,7 +271,7 @@ export class DeskSession {
   }
 
   private deskWork(id: string, work: Slipped): DeskWork {
-    const state = statesIn(this.store.states()[id]).get(this.learnerId());
+    const state = statesIn(this.store.states()[id]).get(work.shares || this.learnerId());
     return { id, work, state: stateNow(work, state, this.clock.minute()) };
   }
 }

@@ -3,9 +3,9 @@ import { Location } from '@angular/common';
 import { Router } from '@angular/router';
 import {
   copyIdOf,
+  duesOf,
   type Answer,
   type Comfort,
-  classOf,
   flapsOf,
   freezeFor,
   frozenFor,
@@ -14,10 +14,8 @@ import {
   plainTextOf,
   type HandOut,
   latest,
-  linesNow,
   learnerPackage,
   listOf,
-  personalValues,
   PLAIN_COMFORT,
   supportsOn,
 } from '@lorvet/core';
@@ -108,10 +106,9 @@ export class LookAs {
     const given = frozenFor(plan, this.work.frozen(), this.learnerId() ?? '');
     const seed = `${copyIdOf(plan.id, this.learnerId() ?? '')}.1`;
     if (given) return { plan, frozen: given, seed };
-    const line = linesNow(plan, this.work.people()).find((l) => l.learnerId === learner?.id);
-    if (!family || !learner || !line) return null;
-    const values = personalValues(learner, classOf(learner.id, this.work.people()), this.clock.iso());
-    return { plan, frozen: freezeFor(family, line.versionId, this.clock.iso(), values), seed };
+    const due = learner && duesOf(plan, this.work.people(), this.clock.iso())(learner);
+    if (!family || !due) return null;
+    return { plan, frozen: freezeFor(family, due.versionId, this.clock.iso(), due.values), seed };
   });
   protected readonly sheet = computed(() => {
     const l = this.looked();

@@ -47,6 +47,9 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
               @if (w.work.dueAt; as due) {
                 <p>Due {{ soon(due) }}, {{ whenIn(due) }}{{ w.work.more ? '. You have more time.' : '' }}</p>
               }
+              @if (w.work.team) {
+                <p>With your group: {{ w.work.team }}</p>
+              }
               @if (progress(); as p) {
                 <p>{{ p.done ? 'You have answered ' + p.done + ' of ' + p.of + '.' : p.of + ' questions.' }}</p>
                 <span class="bar" aria-hidden="true"><i [style.width.%]="(100 * p.done) / p.of"></i></span>

@@ -58,6 +58,13 @@ export class SheetView {
   /** What stands at the top: saved, submitted, looking as somebody. */
   readonly status = input('');
   readonly comment = input('');
+  /** Who does it too, and what they are called together. */
+  readonly mates = input<readonly string[]>([]);
+  readonly team = input('');
+  /** The pages that are the learner's own place; and whether the others' places can be looked at. */
+  readonly placeIds = input<readonly string[]>([]);
+  readonly hasPlaces = input(false);
+  readonly placesAsked = output();
   /** Keys and notes by question, for the teacher's copy; none at the desk. */
   readonly teacher = input<ReadonlyMap<string, Beside> | null>(null);
   readonly notes = input<readonly PaperNote[]>([]);
@@ -109,7 +116,7 @@ export class SheetView {
     const page = this.pages()[this.at()];
     return page ? [page] : [];
   });
-  protected readonly canWrite = computed(() => !this.locked() && this.sheet().way === 'one-each');
+  protected readonly canWrite = computed(() => !this.locked() && this.sheet().way !== 'to-read');
   private readonly items = computed(() =>
     this.pages().flatMap((p, page) => p.blocks.filter((b) => 'prompt' in b).map((b) => ({ id: b.id, page }))),
   );
@@ -129,6 +136,12 @@ export class SheetView {
       .filter((x) => answerIsEmpty(this.answers()[x.id]))
       .map((x) => ({ ...x, number: this.numbers().get(x.id) ?? 0 })),
   );
+
+  protected readonly together = computed(() => {
+    const [all, named] = [this.mates(), 6];
+    const names = all.length > named ? [...all.slice(0, named), `${all.length - named} more`] : [...all];
+    return new Intl.ListFormat('en-GB', { type: 'conjunction' }).format(names);
+  });
 
   constructor() {
     effect(() => this.context.sheet.set({ pages: this.pages(), turn: (to) => this.turn(to) }));

@@ -39,6 +39,11 @@ const PAUSE_MS = 400;
         [name]="session.learner()?.name ?? ''"
         [status]="status()"
         [comment]="w.comment"
+        [mates]="w.mates"
+        [team]="w.team"
+        [placeIds]="w.place?.pageIds ?? []"
+        [hasPlaces]="w.place?.isOpen ?? false"
+        (placesAsked)="toPlaces()"
         [comments]="w.comments"
         [again]="w.again"
         [goes]="w.goes"
@@ -162,6 +167,11 @@ export class DeskSheet {
   protected setComfort(comfort: Comfort): void {
     const learnerId = this.session.learner()?.id;
     if (learnerId) this.store.dispatch(DeskActions.comfortSaved({ learnerId, comfort }));
+  }
+
+  protected toPlaces(): void {
+    this.save();
+    void this.router.navigate(['/desk/work', this.handOutId(), 'places']);
   }
 
   protected leave(): void {

@@ -5,6 +5,7 @@ import {
   recipientsOf,
   countHolders,
   countStates,
+  countWorks,
   coverage,
   type HandOut,
   type HandOutKind,
@@ -38,6 +39,9 @@ const COLUMNS = [
 
 const WAYS: Readonly<Record<string, string>> = {
   'one-each': 'one each',
+  'per-group': 'one per group',
+  'place-each': 'a place each',
+  together: 'one for all',
   'to-read': 'to read',
   notice: 'a notice',
   folder: 'a standing folder',
@@ -49,6 +53,8 @@ interface Row {
   readonly state: string;
   readonly who: string;
   readonly learners: number;
+  /** Pieces of work: as many as learners, or as groups. */
+  readonly works: number;
   readonly way: string;
   readonly kind: HandOutKind;
   /** Local, for sorting; "" for none. */
@@ -101,6 +107,7 @@ export class HandOuts {
     const familyHeads = this.work.familyHeadsById();
     return this.heads().map((h) => {
       const learners = h.state === 'draft' ? recipientsOf(h, people).length : countHolders(h);
+      const works = h.state === 'draft' ? learners : countWorks(h);
       const states = countStates(all[h.id]);
       const parts = [
         ...people.classes.filter((c) => h.classIds.includes(c.id)),
@@ -112,6 +119,7 @@ export class HandOuts {
         state: handOutState(h, now),
         who: parts.join(' + ') || (learners ? 'single learners' : 'nobody yet'),
         learners,
+        works,
         kind: h.kind,
         way: WAYS[h.kind === 'work' ? h.way : h.kind] ?? '',
         opensAt: h.opensAt ?? '',
@@ -144,7 +152,7 @@ export class HandOuts {
     const coming = rows.filter((r) => r.state === 'scheduled').sort((a, b) => a.opensAt.localeCompare(b.opensAt));
     const due = rows
       .filter(
-        (r) => r.kind === 'work' && r.state === 'given out' && r.dueAt > now && r.submitted + r.complete < r.learners,
+        (r) => r.kind === 'work' && r.state === 'given out' && r.dueAt > now && r.submitted + r.complete < r.works,
       )
       .sort((a, b) => a.dueAt.localeCompare(b.dueAt));
     return [
@@ -152,7 +160,7 @@ export class HandOuts {
       ...rows.filter((r) => r.checks).map((r) => of(r, 'mend', `${r.checks} to mend before it is given`, 'Mend', '')),
       ...coming.map((r) => of(r, 'comes', 'Opens by itself', 'See the plan', r.opens)),
       ...due.map((r) =>
-        of(r, 'comes', `${r.learners - r.submitted - r.complete} still at it`, 'See the plan', `due ${r.due}`),
+        of(r, 'comes', `${r.works - r.submitted - r.complete} still at it`, 'See the plan', `due ${r.due}`),
       ),
     ].slice(0, 3);
   });

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { countHolders, countStates, stateNow, statesIn } from '@lorvet/core';
+import { countStates, countWorks, stateNow, statesIn } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
@@ -52,7 +52,7 @@ const COLUMNS = [
                     <td>{{ r.due }}</td>
                   }
                   @case ('learners') {
-                    <td>{{ many(r.learners, 'learner') }}</td>
+                    <td>{{ many(r.learners, r.isShared ? 'group' : 'learner') }}</td>
                   }
                   @case ('submitted') {
                     <td>
@@ -166,7 +166,7 @@ export class MarkingList {
     const states = this.work.states();
     return this.heads()
       .map((h) => {
-        const learners = countHolders(h);
+        const learners = countWorks(h);
         const isOpen = stateNow(h, undefined, now) === 'to start';
         const count = countStates(states[h.id]);
         const { submitted, complete } = count;
@@ -178,6 +178,7 @@ export class MarkingList {
           dueAt: h.dueAt ?? '',
           due: h.dueAt ? `due ${whenIn(h.dueAt)}` : 'due any time',
           learners,
+          isShared: h.shared.length > 0,
           submitted,
           complete,
           atWork,
@@ -195,7 +196,7 @@ export class MarkingList {
       .map((r) => {
         const ids = [...statesIn(states[r.id])].filter(([, state]) => state === 'submitted').map(([id]) => id);
         const learners = ids
-          .map((id) => ({ id, name: names.get(id) ?? 'A removed learner' }))
+          .map((id) => ({ id, name: names.get(id) ?? (r.isShared ? 'A group' : 'A removed learner') }))
           .sort((a, b) => a.name.localeCompare(b.name));
         return { id: r.id, title: r.title, learners: learners.slice(0, SHOWN), more: Math.max(0, ids.length - SHOWN) };
       });

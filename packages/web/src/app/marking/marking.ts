@@ -131,6 +131,12 @@ export class MarkingGrid {
 
   protected readonly sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
+  /** Who of those who do it together wrote an answer. */
+  protected writer(itemId: string): string {
+    const by = this.row()?.go?.by?.[itemId];
+    return by ? this.table.nameOf(by) : '';
+  }
+
   protected choose(row: number, column: number, focus = false): void {
     const r = Math.max(0, Math.min(this.rows().length - 1, row));
     const c = Math.max(0, Math.min(this.table.columns().length - 1, column));

@@ -26,8 +26,11 @@ export interface Cell {
 }
 
 interface Made {
+  /** Whose it is, or the key under which several do it together. */
   readonly learnerId: string;
   readonly name: string;
+  /** Who does it, where several do it together. */
+  readonly members: string;
   readonly copy: Copy | undefined;
   readonly marking: Marking | undefined;
   readonly frozen: Frozen;
@@ -39,6 +42,7 @@ interface Made {
 export class Row {
   readonly learnerId: string;
   readonly name: string;
+  readonly members: string;
   readonly copy: Copy | undefined;
   readonly frozen: Frozen;
   readonly state: CopyState;
@@ -50,6 +54,7 @@ export class Row {
   constructor(private readonly of: Made) {
     this.learnerId = of.learnerId;
     this.name = of.name;
+    this.members = of.members;
     this.copy = of.copy;
     this.frozen = of.frozen;
     this.state = of.state;

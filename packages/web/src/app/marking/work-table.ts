@@ -6,6 +6,7 @@ import {
   copyIdOf,
   copyState,
   derive,
+  EVERYBODY,
   forLearner,
   type ItemBlock,
   itemRules,
@@ -17,6 +18,7 @@ import {
   questionNumbers,
   snippet,
   whereUsed,
+  worksOf,
 } from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { Parts } from '../store/parts';
@@ -96,17 +98,25 @@ export class WorkTable {
     const now = this.clock.local();
     const names = new Map(this.work.people().learners.map((l) => [l.id, l.name]));
     const columns = this.columns();
-    return Object.keys(h.given).flatMap((learnerId) => {
-      const frozen = this.made.frozenOf(h, this.work.frozen(), learnerId);
+    const teams = new Map(h.teams.map((x) => [x.id, x.name]));
+    return [...worksOf(h)].flatMap(([key, [first = key, ...others]]) => {
+      const frozen = this.made.frozenOf(h, this.work.frozen(), first);
       if (!frozen) return [];
-      const id = copyIdOf(h.id, learnerId);
+      const id = copyIdOf(h.id, key);
       const copy = this.work.copies()[id];
       const marking = this.work.markings()[id];
-      const name = names.get(learnerId) ?? 'A removed learner';
+      const nameOf = (l: string) => names.get(l) ?? 'A removed learner';
+      const isShared = key !== first;
+      const name = !isShared ? nameOf(key) : key === EVERYBODY ? 'Everybody' : (teams.get(key) ?? 'A group');
+      const members = isShared ? [first, ...others].map(nameOf).join(', ') : '';
       const state = copyState(h, copy, marking, now);
-      return [this.made.row({ learnerId, name, copy, marking, frozen, state, columns })];
+      return [this.made.row({ learnerId: key, name, members, copy, marking, frozen, state, columns })];
     });
   });
+
+  nameOf(learnerId: string): string {
+    return this.work.people().learners.find((l) => l.id === learnerId)?.name ?? 'A removed learner';
+  }
 
   readonly toLook = computed(() => this.rows().filter((r) => r.state === 'submitted').length);
   readonly complete = computed(() => this.rows().filter((r) => r.state === 'complete').length);

@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { copyIdOf, type Removed } from '@lorvet/core';
+import { copyIdOf, type Removed, worksOf } from '@lorvet/core';
 import { Store } from '@ngrx/store';
 import { type Change, Keeper } from '../platform/storage/keeper';
 import type { Kind } from '../platform/storage/record-places';
@@ -27,7 +27,7 @@ export class Emptying {
   private async dropHandOut(id: string): Promise<void> {
     await this.parts.during(async (want) => {
       await want('handOuts', [id]);
-      const copies = Object.keys(this.doc().handOuts[id]?.given ?? {}).map((l) => copyIdOf(id, l));
+      const copies = [...worksOf(this.doc().handOuts[id] ?? { given: {} }).keys()].map((key) => copyIdOf(id, key));
       const gone = (kind: Kind, ids: readonly string[]): Change[] =>
         ids.map((one) => ({ kind, id: one, before: undefined, after: undefined }));
       // Read first, so that what another tab wrote meanwhile is not taken for what is dropped.

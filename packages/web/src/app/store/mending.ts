@@ -39,7 +39,7 @@ export class Mending {
           await want('families', [id]);
           say('families', id);
         }
-        if (kind === 'handOutHeads' || kind === 'states') {
+        if (kind === 'handOutHeads' || kind === 'states' || kind === 'albums') {
           await wantWork(id, want, this.doc);
           say('handOuts', id);
         }

@@ -1,4 +1,4 @@
-import { copyIdOf, type HandOutHead, holdersOf, type Id, sourceFamilies } from '@lorvet/core/desk';
+import { copyIdOf, type HandOutHead, type Id, sourceFamilies, workKeysOf, worksOf } from '@lorvet/core/desk';
 import type { KeptDoc } from '../platform/storage/kept-asset';
 import type { Want } from './parts';
 
@@ -19,14 +19,14 @@ export async function wantGiven(id: Id, want: Want, doc: Doc): Promise<void> {
  * the hand-out is read first.
  */
 export async function wantWork(id: Id, want: Want, doc: Doc, head?: HandOutHead): Promise<void> {
-  const worked = (learnerIds: readonly Id[]) => {
-    const copies = learnerIds.map((learnerId) => copyIdOf(id, learnerId));
+  const worked = (keys: readonly Id[]) => {
+    const copies = keys.map((key) => copyIdOf(id, key));
     return Promise.all([want('copies', copies), want('markings', copies)]);
   };
   const given = wantGiven(id, want, doc);
   await (head
-    ? Promise.all([given, worked(holdersOf(head))])
-    : given.then(() => worked(Object.keys(doc().handOuts[id]?.given ?? {}))));
+    ? Promise.all([given, worked(workKeysOf(head))])
+    : given.then(() => worked([...worksOf(doc().handOuts[id] ?? { given: {} }).keys()])));
 }
 
 /** A family with the activities it takes parts from, and those that take parts from it (`others`). */

@@ -66,6 +66,7 @@ async function inMemory(workspace: Workspace): Promise<void> {
       for (const kind of INDEX_NAMES) await want(kind, Object.keys(index()[kind]));
       await want('slips', Object.keys(workspace.learners));
       await want('sheets', Object.keys(workspace.frozen));
+      await want('albums', Object.keys(workspace.handOuts));
       done();
       await new Promise(() => undefined);
     });

@@ -8,30 +8,22 @@ import { HandOutActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 import { DateField } from '../../ui/controls/date';
 import { Fold } from '../../ui/controls/fold';
-import { SELECT } from '../../ui/controls/select';
 import { Several } from '../../ui/controls/several';
 import { dayIn, whenIn } from '../../ui/when';
 import { PlanHere } from './plan-here';
+import { PlanWay } from './plan-way';
 
 const MOST = 8;
 
 /** In which way it is given, and when: for everybody, for some, and on which days there is no school. */
 @Component({
   selector: 'lv-plan-how',
-  imports: [ButtonDirective, DateField, Fold, InputText, LucideDynamicIcon, Several, ...SELECT],
+  imports: [ButtonDirective, DateField, Fold, InputText, LucideDynamicIcon, PlanWay, Several],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here.plan(); as h) {
       @if (h.kind === 'work') {
-        <lv-select
-          label="Way to give"
-          [value]="h.way"
-          [disabled]="!here.isDraft()"
-          (chosen)="here.change({ way: $event }, 'way to give')"
-        >
-          <lv-option value="one-each" label="One each: everybody their own copy" />
-          <lv-option value="to-read" label="To read: nobody can write in it" />
-        </lv-select>
+        <lv-plan-way />
       }
       <lv-date
         [label]="h.kind === 'work' ? 'Opens' : 'Seen from'"

@@ -29,6 +29,7 @@ import { PanelWho } from './panel-who';
 import { PlanAfter } from './plan-after';
 import { PlanChecks } from './plan-checks';
 import { PlanHere, type PlanStep } from './plan-here';
+import { TeamBoard } from './team-board';
 
 const STATES = {
   draft: 'Draft',
@@ -39,6 +40,9 @@ const STATES = {
 };
 const WAYS: Readonly<Record<string, string>> = {
   'one-each': 'One each',
+  'per-group': 'One per group',
+  'place-each': 'A place each',
+  together: 'One for all together',
   'to-read': 'To read',
   notice: 'A notice',
   folder: 'A standing folder',
@@ -53,7 +57,19 @@ const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
 /** The plan of one hand-out: what, who, how and the check always in view, and a loom of learners by versions. */
 @Component({
   selector: 'lv-plan',
-  imports: [ButtonDirective, Empty, FootBar, InputText, Loom, PanelCheck, PanelHow, PanelWhat, PanelWho, RouterLink],
+  imports: [
+    ButtonDirective,
+    Empty,
+    FootBar,
+    InputText,
+    Loom,
+    PanelCheck,
+    PanelHow,
+    PanelWhat,
+    PanelWho,
+    RouterLink,
+    TeamBoard,
+  ],
   providers: [PlanAfter, PlanChecks, PlanHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',

@@ -14,6 +14,7 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import {
   companyIn,
   evaluateAudience,
+  freeNames,
   type Group,
   type GroupingProblem,
   type GroupProposal,
@@ -52,12 +53,6 @@ import { ProgressLine } from '../../ui/progress';
 import { Wishes } from './wishes';
 
 const BESIDE = 'an assistant beside them';
-/** Names that say nothing of an order. */
-const NAMES =
-  'Terns Gannets Puffins Dunlins Avocets Plovers Petrels Fulmars Godwits Whimbrels Egrets Merlins Siskins Wrens Ospreys Knots Skuas Ruffs Teals Divers'.split(
-    ' ',
-  );
-
 interface Placed {
   readonly learner: Learner;
   /** Levels in the skills that count, in words. */
@@ -187,9 +182,10 @@ export class MakeGroups {
   });
   protected readonly withAssistant = computed(() => new Set(placeAssistants(this.parting(), this.problem())));
   protected readonly names = linkedSignal<readonly string[]>(() => {
-    const taken = new Set(this.people().groups.map((g) => g.name));
-    const free = NAMES.filter((n) => !taken.has(n));
-    return Array.from({ length: this.parting().length }, (_, i) => free[i] ?? `Group ${i + 1}`);
+    return freeNames(
+      this.parting().length,
+      this.people().groups.map((g) => g.name),
+    );
   });
   protected readonly board = computed(() => {
     const byId = new Map(this.people().learners.map((l) => [l.id, l]));

@@ -43,6 +43,7 @@ const BOX_OF: Readonly<Record<Kind, BoxName>> = {
   slips: 'bodies',
   sheets: 'bodies',
   flaps: 'bodies',
+  albums: 'bodies',
 };
 export const boxOf = (kind: Kind): BoxName => BOX_OF[kind];
 

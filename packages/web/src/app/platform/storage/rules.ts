@@ -24,6 +24,7 @@ const DESK: Rules = {
   slips: { schema: indexSchemas.slips },
   sheets: { schema: indexSchemas.sheets },
   flaps: { schema: indexSchemas.flaps },
+  albums: { schema: indexSchemas.albums },
 };
 
 const known = new Map<Kind, Rule>();

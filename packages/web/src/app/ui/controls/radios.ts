@@ -19,16 +19,30 @@ let made = 0;
             [name]="name"
             [value]="o.id"
             [formControl]="shown.control"
+            [disabled]="!!o.why"
             (onClick)="chosen.emit(o.id); shown.show()"
-          />{{ o.label }}</label
+          /><span
+            >{{ o.label }}
+            @if (o.why) {
+              <small>{{ o.why }}</small>
+            }
+          </span></label
         >
       }
     </fieldset>
   `,
+  styles: `
+    small {
+      display: block;
+      color: var(--ink-2);
+    }
+  `,
 })
 export class Radios {
   readonly legend = input.required<string>();
-  readonly options = input.required<readonly { readonly id: string; readonly label: string }[]>();
+  /** One with a `why` cannot be chosen, and says so. */
+  readonly options =
+    input.required<readonly { readonly id: string; readonly label: string; readonly why?: string }[]>();
   readonly value = input.required<string>();
   readonly chosen = output<string>();
   protected readonly name = `radios-${++made}`;

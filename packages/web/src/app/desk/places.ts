@@ -1,0 +1,144 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { DeskActions } from '../store/actions';
+import { WorkspaceStore } from '../store/workspace';
+import { LaidPage } from '../ui/blocks/laid-page';
+import { Focused } from '../ui/focused';
+import { PlaceIndex } from '../ui/place-index';
+import { comfortStyle } from './comfort';
+import { DeskSession } from './desk-session';
+
+/** Everybody's places in one piece of work, with an index; a few words can be written to another's, for the teacher first. */
+@Component({
+  selector: 'lv-desk-places',
+  imports: [Focused, LaidPage, LucideDynamicIcon, PlaceIndex, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (album(); as a) {
+      <main>
+        <div class="row">
+          <h1 class="grow" lvFocused>{{ a.title }}: everybody’s places</h1>
+          <a class="btn" [routerLink]="['/desk/work', handOutId()]"
+            ><svg lucideIcon="arrow-left"></svg>Back to my place</a
+          >
+        </div>
+        <lv-place-index [list]="list()" [(at)]="at" />
+        @if (shown(); as p) {
+          <section [attr.aria-label]="called(at())">
+            <h2>{{ called(at()) }}</h2>
+            @for (page of p.pages; track page.id) {
+              <div class="card"><lv-laid-page [page]="page" [answers]="p.answers" [locked]="true" /></div>
+            }
+            @for (r of said(); track r.id) {
+              <p class="word">
+                <strong>{{ r.from || 'Somebody' }}:</strong> {{ r.text }}
+              </p>
+            }
+            @for (r of waiting(); track r.id) {
+              <p class="word waits"><strong>You, for your teacher to read first:</strong> {{ r.text }}</p>
+            }
+            @if (a.comments && at() !== mine()) {
+              <form class="row" (submit)="$event.preventDefault(); say(w)">
+                <label class="grow"
+                  >Say something kind and useful
+                  <input class="field" #w maxlength="500" autocomplete="off" />
+                </label>
+                <button class="btn" type="submit">Give it to my teacher</button>
+              </form>
+            }
+          </section>
+        } @else if (ready()) {
+          <p class="card">There is nothing in this place.</p>
+        }
+      </main>
+    } @else if (ready()) {
+      <main>
+        <h1 lvFocused>These places are not open</h1>
+        <p><a class="btn" routerLink="/desk/work">My work</a></p>
+      </main>
+    }
+  `,
+  styleUrl: './desk.css',
+  styles: `
+    main {
+      max-width: 940px;
+      margin: 0 auto;
+      padding: 36px 20px;
+      display: grid;
+      gap: 22px;
+    }
+    section {
+      display: grid;
+      gap: 14px;
+    }
+    .card {
+      padding: 18px;
+    }
+    lv-laid-page {
+      display: grid;
+      gap: 18px;
+    }
+    .word {
+      padding: 8px 12px;
+      border-left: 4px solid var(--moss);
+      background: var(--sunken);
+      overflow-wrap: anywhere;
+    }
+    .waits {
+      border-left-style: dashed;
+    }
+    form {
+      align-items: end;
+    }
+    .field {
+      width: 100%;
+      min-height: 46px;
+      padding: 6px 10px;
+      border: 1px solid var(--line-strong);
+      border-radius: var(--r);
+      background: var(--surface);
+      color: var(--ink);
+      font: inherit;
+    }
+  `,
+  host: { '[style]': 'style()' },
+})
+export class DeskPlaces {
+  readonly handOutId = input.required<string>();
+  protected readonly session = inject(DeskSession);
+  private readonly store = inject(WorkspaceStore);
+  protected readonly mine = computed(() => this.session.learner()?.id ?? '');
+  /** The place that is shown: one's own at first. */
+  protected readonly at = linkedSignal(() => this.mine());
+  protected readonly ready = this.session.holdPlaces(
+    () => this.handOutId(),
+    () => this.at(),
+  );
+  protected readonly style = computed(() => comfortStyle(this.session.comfort()));
+  protected readonly album = computed(() => this.session.album(this.handOutId()));
+  protected readonly list = computed(() =>
+    (this.album()?.places ?? []).map(({ id, name }) =>
+      id === this.mine() ? { id, name, says: 'yours' } : { id, name },
+    ),
+  );
+  protected readonly shown = computed(() => this.session.placeIn(this.handOutId(), this.at()));
+  protected readonly said = computed(() => this.album()?.remarks.filter((r) => r.to === this.at()) ?? []);
+  private readonly known = computed(() => new Set(this.album()?.remarks.map((r) => r.id)));
+  /** What this learner wrote here that nobody else reads yet. */
+  protected readonly waiting = computed(() =>
+    this.session.remarks(this.handOutId()).filter((r) => r.to === this.at() && !this.known().has(r.id)),
+  );
+
+  protected called(id: string): string {
+    const at = this.list().findIndex((p) => p.id === id);
+    return this.list()[at]?.name || `Place ${at + 1}`;
+  }
+
+  protected say(field: HTMLInputElement): void {
+    const copy = this.session.remarked(this.handOutId(), this.at(), field.value.trim());
+    if (!copy) return;
+    this.store.dispatch(DeskActions.copySaved({ copy }));
+    field.value = '';
+  }
+}
