@@ -112,11 +112,21 @@ export const ownDatesSchema = z.object({
 });
 export type OwnDates = z.infer<typeof ownDatesSchema>;
 
-/** What one learner got: a frozen activity, with the blocks that are this learner's own in place of its own. */
-export const givenSchema = z.object({
+const sheetSchema = {
   /** Address of what was given; empty for a notice or a folder, which hold no activity. */
   frozen: z.string().max(64),
   own: z.array(z.object({ block: blockSchema, steps: z.array(lineageStepSchema) })).optional(),
+};
+/** What one learner got: a frozen activity, with the blocks that are this learner's own in place of its own. */
+export const givenSchema = z.object({
+  ...sheetSchema,
+  /** What was given before it, the oldest first: up to which go it was worked on. */
+  earlier: z
+    .array(z.object({ ...sheetSchema, goes: z.number().int().min(1), at: z.string().max(40) }))
+    .max(100)
+    .optional(),
+  /** Questions that ask something else than on the sheet before: what was answered there does not come along. */
+  anew: z.array(idSchema).max(2000).optional(),
   /** Whose one piece of work this is, where several do it together: the id of their group, or `EVERYBODY`. */
   shares: idSchema.optional(),
 });
@@ -141,6 +151,8 @@ export const handOutSchema = z.object({
   groupIds: z.array(idSchema),
   learnerIds: z.array(idSchema),
   audienceIds: z.array(idSchema).default([]),
+  /** Who has nothing of it, though in one of these. */
+  leftOutIds: z.array(idSchema).max(2000).default([]),
   lines: z.array(lineSchema),
   rules: z.array(planRuleSchema).max(200).default([]),
   teams: z.array(teamSchema).max(500).default([]),
@@ -224,6 +236,15 @@ export function withBlocks(content: Content, blocks: readonly { readonly id: str
   };
 }
 
+/** What a go was worked on: what is given now, or what was given before it. */
+export const givenForGo = (given: Given, go: number): Pick<Given, 'frozen' | 'own'> =>
+  given.earlier?.find((e) => go <= e.goes) ?? given;
+
+/** Addresses of all that was ever given of a hand-out, each once. */
+export const frozenIdsOf = (handOut: Pick<HandOut, 'given'>): string[] => [
+  ...new Set(Object.values(handOut.given).flatMap((g) => [g, ...(g.earlier ?? [])].flatMap((x) => x.frozen || []))),
+];
+
 /** Whose work it is where one piece is for all together. */
 export const EVERYBODY = 'everybody';
 
@@ -243,15 +264,21 @@ export function worksOf(handOut: Pick<HandOut, 'given'>): Map<string, string[]> 
   return out;
 }
 
-/** What a learner got, whole; undefined where nothing was given, or where it is not known here. */
-export function frozenFor(handOut: Pick<HandOut, 'given'>, known: FrozenById, learnerId: string): Frozen | undefined {
-  const given = Object.hasOwn(handOut.given, learnerId) ? handOut.given[learnerId] : undefined;
+/** What a learner got, whole, or had for an earlier go; undefined where nothing was given, or where it is not known here. */
+export function frozenFor(
+  handOut: Pick<HandOut, 'given'>,
+  known: FrozenById,
+  learnerId: string,
+  go = Infinity,
+): Frozen | undefined {
+  const now = Object.hasOwn(handOut.given, learnerId) ? handOut.given[learnerId] : undefined;
+  const given = now && givenForGo(now, go);
   const frozen = given && known[given.frozen];
   return frozen && withOwn(frozen, given);
 }
 
 /** The frozen activity with a learner's own blocks in it. */
-export function withOwn(frozen: Frozen, given: Given): Frozen {
+export function withOwn(frozen: Frozen, given: Pick<Given, 'own'>): Frozen {
   if (!given.own?.length) return frozen;
   const lineage = { ...frozen.lineage };
   for (const { block, steps } of given.own) lineage[block.id] = [...(lineage[block.id] ?? []), ...steps];

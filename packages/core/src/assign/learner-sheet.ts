@@ -1,7 +1,21 @@
 import { z } from '../zod';
-import { assetsOf, fixedPictureSchema, pageMarkSchema, pageSizeSchema, settingsSchema } from '../activity/activity';
+import {
+  assetsOf,
+  fixedPictureSchema,
+  itemsOf,
+  pageMarkSchema,
+  pageSizeSchema,
+  settingsSchema,
+} from '../activity/activity';
 import { idSchema } from '../activity/block';
-import { type Block, blockKinds, forLearner, type LearnerBlock, learnerBlockSchema } from '../activity/blocks';
+import {
+  type Block,
+  blockKinds,
+  forLearner,
+  keyWordsOf,
+  type LearnerBlock,
+  learnerBlockSchema,
+} from '../activity/blocks';
 import { swatchSchema } from '../activity/swatch';
 import { rectSchema } from '../activity/parts';
 import { mixedForLearner } from '../adjust/mixing';
@@ -96,7 +110,7 @@ export function flapsOf(frozen: Pick<Frozen, 'id' | 'content'>): Flaps {
 }
 
 /** A learner's own blocks as the learner may see them. */
-export const ownForLearner = (given: Given): LearnerBlock[] =>
+export const ownForLearner = (given: Pick<Given, 'own'>): LearnerBlock[] =>
   (given.own ?? []).flatMap(({ block }) => (isLearners(block) ? [forLearner(block)] : []));
 
 /** The pages of a sheet with a learner's own blocks in them, mixed up for one go where they are to be. */
@@ -111,4 +125,13 @@ export function pagesFor(sheet: LearnerSheet, own: readonly LearnerBlock[], seed
       return mix.has(b.id) ? mixedForLearner(block, seed ?? '') : block;
     }),
   }));
+}
+
+/** The answers to the questions of a frozen activity, by item, in words: no part of a sheet, and shown once it is time. */
+export const keysSchema = z.strictObject({ id: z.string().max(64), words: z.record(idSchema, z.string()) });
+export type Keys = z.infer<typeof keysSchema>;
+
+export function keysFor(frozen: Pick<Frozen, 'id' | 'content'>): Keys {
+  const words = itemsOf(frozen.content).map((i) => [i.id, keyWordsOf(i).join(' / ')] as const);
+  return { id: frozen.id, words: Object.fromEntries(words.filter(([, said]) => said)) };
 }

@@ -7,6 +7,8 @@ import type { HandOut } from './hand-out';
 /** Whom a hand-out is for: whole classes, groups and audiences, and learners by name. */
 export type Recipients = Pick<HandOut, 'classIds' | 'groupIds' | 'learnerIds'> & {
   readonly audienceIds?: readonly Id[];
+  /** Who has nothing of it, though in one of these. */
+  readonly leftOutIds?: readonly Id[];
 };
 
 /** The learners a hand-out is for: each once, in the order of classes, groups, audiences and single learners. */
@@ -17,6 +19,7 @@ export function recipientsOf(r: Recipients, people: People): Learner[] {
   const audiences = people.audiences.filter((a) => r.audienceIds?.includes(a.id));
   if (audiences.length) inAudiences(audiences, people).forEach((id) => ids.add(id));
   r.learnerIds.forEach((id) => ids.add(id));
+  r.leftOutIds?.forEach((id) => ids.delete(id));
   const byId = new Map(people.learners.map((l) => [l.id, l]));
   return [...ids].flatMap((id) => byId.get(id) ?? []);
 }

@@ -49,6 +49,14 @@ export const slippedSchema = z.strictObject({
   sheet: z.string().max(64),
   /** The blocks that are this learner's own. */
   own: z.array(learnerBlockSchema),
+  /** What was given before it, the oldest first: up to which go it was worked on. */
+  earlier: z
+    .array(z.strictObject({ sheet: z.string().max(64), own: z.array(learnerBlockSchema), goes: z.number().int() }))
+    .default([]),
+  /** Questions that ask something else than on the sheet before. */
+  anew: z.array(idSchema).default([]),
+  /** Local date and time from which the answers are to be seen by who is done; null is not. */
+  answersAt: z.string().nullable().default(null),
   said: saidSchema,
   /** Under whom the work is kept, where several do it together; empty where it is the learner's own. */
   shares: z.string().max(64).default(''),
@@ -79,7 +87,7 @@ interface WorkTogether {
 
 export function slipped(
   handOut: Pick<HandOut, 'title' | 'note' | 'way' | 'opensAt' | 'dueAt' | 'givenAt'> &
-    Partial<Pick<HandOut, 'closesAt' | 'goes' | 'companions' | 'place'>>,
+    Partial<Pick<HandOut, 'closesAt' | 'goes' | 'companions' | 'place' | 'answersAt'>>,
   given: Given,
   sheet: LearnerSheet,
   { said = NOTHING_SAID, dates, together }: { readonly said?: Said; readonly dates?: LearnerDates } & WorkTogether = {},
@@ -103,6 +111,9 @@ export function slipped(
     goes: handOut.goes ?? sheet.show.goes,
     sheet: sheet.id,
     own: ownForLearner(given),
+    earlier: (given.earlier ?? []).map((e) => ({ sheet: e.frozen, own: ownForLearner(e), goes: e.goes })),
+    anew: given.anew ?? [],
+    answersAt: handOut.answersAt ?? null,
     said,
     shares: given.shares ?? '',
     team: together?.team ?? '',
@@ -147,6 +158,9 @@ export function noticed(handOut: HandOut, dates?: LearnerDates): Slipped {
     goes: null,
     sheet: '',
     own: [],
+    earlier: [],
+    anew: [],
+    answersAt: null,
     said: NOTHING_SAID,
     shares: '',
     team: '',

@@ -42,6 +42,7 @@ export const handOutHeadSchema = z.object({
   groupIds: z.array(idSchema),
   learnerIds: z.array(idSchema),
   audienceIds: z.array(idSchema).default([]),
+  leftOutIds: z.array(idSchema).default([]),
   opensAt: z.string().nullable(),
   dueAt: z.string().nullable(),
   closesAt: z.string().nullable().default(null),

@@ -66,6 +66,7 @@ export function handOutHead(h: HandOut, frozen: FrozenById): HandOutHead {
     groupIds: h.groupIds,
     learnerIds: h.learnerIds,
     audienceIds: h.audienceIds,
+    leftOutIds: h.leftOutIds,
     opensAt: h.opensAt,
     dueAt: h.dueAt,
     closesAt: h.closesAt,

@@ -2,7 +2,7 @@ import type { Family } from '../activity/family';
 import { albumOf } from '../assign/album';
 import { type Frozen, type HandOut, workKeyOf, worksOf } from '../assign/hand-out';
 import { datesFor, type LearnerDates, SCHOOL_ID } from '../assign/dates';
-import { flapsOf, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
+import { flapsOf, keysFor, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
 import { noticed, NOTHING_SAID, slipped } from '../assign/slip';
 import isSame from 'fast-deep-equal';
 import type { Comfort } from '../learners/comfort';
@@ -73,6 +73,16 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     return learner && datesFor(handOut, learner, days);
   };
   const sheets = new Map<string, LearnerSheet>();
+  const keys = new Set<string>();
+  const sheetOf = (frozen: Frozen): LearnerSheet => {
+    let sheet = sheets.get(frozen.id);
+    if (sheet) return sheet;
+    sheets.set(frozen.id, (sheet = learnerSheet(frozen)));
+    out.push({ in: 'sheets', id: frozen.id, put: sheet });
+    const flaps = flapsOf(frozen);
+    if (Object.keys(flaps.under).length) out.push({ in: 'flaps', id: frozen.id, put: flaps });
+    return sheet;
+  };
   for (const id of handOuts) {
     const now = w.handOuts[id] as HandOut | undefined;
     const shown = isRemoved(w.removed, 'hand-out', id) ? undefined : now;
@@ -93,12 +103,14 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
         out.push({ in: 'slips', id: learnerId, works: { [id]: null } });
         continue;
       }
-      let sheet = sheets.get(frozen.id);
-      if (!sheet) {
-        sheets.set(frozen.id, (sheet = learnerSheet(frozen)));
-        out.push({ in: 'sheets', id: frozen.id, put: sheet });
-        const flaps = flapsOf(frozen);
-        if (Object.keys(flaps.under).length) out.push({ in: 'flaps', id: frozen.id, put: flaps });
+      const sheet = sheetOf(frozen);
+      for (const e of given.earlier ?? []) {
+        const before = w.frozen[e.frozen] as Frozen | undefined;
+        if (before) sheetOf(before);
+      }
+      if (shown.answersAt && !keys.has(frozen.id)) {
+        keys.add(frozen.id);
+        out.push({ in: 'keys', id: frozen.id, put: keysFor(frozen) });
       }
       const key = workKeyOf(shown, learnerId);
       const copyId = `${id}.${key}`;

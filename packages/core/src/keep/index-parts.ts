@@ -1,7 +1,14 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { type Album, albumSchema } from '../assign/album';
-import { type Flaps, flapsSchema, type LearnerSheet, learnerSheetSchema } from '../assign/learner-sheet';
+import {
+  type Flaps,
+  flapsSchema,
+  type Keys,
+  keysSchema,
+  type LearnerSheet,
+  learnerSheetSchema,
+} from '../assign/learner-sheet';
 import { type Said, type Slip, type Slipped, slipSchema } from '../assign/slip';
 import type { Comfort } from '../learners/comfort';
 import { countIds, idsIn, packedIdsSchema, packIds } from './packed-ids';
@@ -63,6 +70,7 @@ export const indexSchemas = {
   sheets: learnerSheetSchema,
   flaps: flapsSchema,
   albums: albumSchema,
+  keys: keysSchema,
 } satisfies Record<IndexName, z.ZodType>;
 export interface IndexOf {
   readonly familyHeads: FamilyHead;
@@ -73,6 +81,7 @@ export interface IndexOf {
   readonly sheets: LearnerSheet;
   readonly flaps: Flaps;
   readonly albums: Album;
+  readonly keys: Keys;
 }
 export type Index = { readonly [N in IndexName]: Readonly<Record<string, IndexOf[N]>> };
 

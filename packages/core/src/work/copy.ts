@@ -128,7 +128,8 @@ export function openGo(
 ): 'first' | 'next' | Go | undefined {
   const go = copy?.goes.at(-1);
   if (!go) return 'first';
-  if (!go.submittedAt) return go;
+  // Also where it was not submitted: another sheet was given meanwhile.
+  if (!go.submittedAt && decisions[go.n] !== 'another go') return go;
   const decision = decisions[go.n];
   return decision === 'another go' || (decision !== 'complete' && go.n < most) ? 'next' : undefined;
 }

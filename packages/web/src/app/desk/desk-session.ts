@@ -45,13 +45,15 @@ export interface DeskSheetWork {
   readonly locked: boolean;
   /** Whether its time is over: nothing can be begun or submitted. */
   readonly isClosed: boolean;
-  /** Whether another go can be begun: the teacher asked for it, or some are left. */
-  readonly again: 'asked' | 'left' | null;
+  /** Whether another go can be begun: the teacher asked for it or gave another sheet, or some are left. */
+  readonly again: 'asked' | 'left' | 'sheet' | null;
   /** Numbers of the goes there are; earlier ones can be looked at. */
   readonly goes: readonly number[];
   /** What the teacher said to the last go that was answered. */
   readonly comment: string;
   readonly comments: Readonly<Record<string, string>>;
+  /** The answers by question, once they are out and the work is done. */
+  readonly keys: Readonly<Record<string, string>>;
 }
 
 /**
@@ -95,8 +97,13 @@ export class DeskSession {
         await want('slips', [learnerId]);
         const work = this.slipped(id);
         if (!work) return;
+        const isOut = work.answersAt !== null && work.answersAt <= this.clock.minute();
         if (!work.sheet) return;
-        await Promise.all([want('sheets', [work.sheet]), want('copies', [this.copyId(id, work)])]);
+        await Promise.all([
+          want('sheets', [work.sheet, ...work.earlier.map((e) => e.sheet)]),
+          want('copies', [this.copyId(id, work)]),
+          isOut ? want('keys', [work.sheet]) : null,
+        ]);
       },
     );
   }
@@ -178,9 +185,15 @@ export class DeskSession {
     const earlier = copy?.goes.find((g) => g.n === look && g !== last);
     const open = openGo(copy, decisions, work.goes ?? undefined);
     const go = earlier?.n ?? last?.n ?? 1;
+    const isNew = last !== undefined && last.n <= (work.earlier.at(-1)?.goes ?? 0);
+    const before = work.earlier.find((e) => last && go <= e.goes);
+    const beforeSheet = before && this.store.index().sheets[before.sheet];
     const isClosed = work.closesAt !== null && work.closesAt <= this.clock.minute();
     return {
-      sheet: packageOf(handOutId, work, sheet, `${id}.${go}`),
+      sheet:
+        before && beforeSheet
+          ? packageOf(handOutId, { ...work, own: before.own }, beforeSheet, `${id}.${go}`)
+          : packageOf(handOutId, work, sheet, `${id}.${go}`),
       mates: work.mates,
       team: work.team,
       place: work.place,
@@ -193,11 +206,14 @@ export class DeskSession {
       again:
         earlier || work.way === 'to-read' || isClosed || open !== 'next'
           ? null
-          : decisions[go] === 'another go'
-            ? 'asked'
-            : 'left',
+          : isNew
+            ? 'sheet'
+            : decisions[go] === 'another go'
+              ? 'asked'
+              : 'left',
       comment: earlier ? '' : comment,
       comments: earlier ? {} : comments,
+      keys: this.keysTo(work, isClosed || state === 'submitted' || state === 'complete'),
     };
   }
 
@@ -240,8 +256,17 @@ export class DeskSession {
     if (!work || !before || !last || openGo(before, work.said.decisions, work.goes ?? undefined) !== 'next')
       return undefined;
     const by = last.by ? { by: last.by } : {};
-    const go = { n: last.n + 1, startedAt: this.clock.iso(), submittedAt: null, answers: last.answers, ...by };
+    // What was answered to a question that asks something else now, stays in the earlier go.
+    const anew = last.n <= (work.earlier.at(-1)?.goes ?? 0) ? work.anew : [];
+    const answers = Object.fromEntries(Object.entries(last.answers).filter(([item]) => !anew.includes(item)));
+    const go = { n: last.n + 1, startedAt: this.clock.iso(), submittedAt: null, answers, ...by };
     return this.copy(handOutId, work, [...before.goes, go]);
+  }
+
+  /** The answers, once they are out, for who is done. */
+  private keysTo(work: Slipped, isDone: boolean): DeskSheetWork['keys'] {
+    if (work.answersAt === null || work.answersAt > this.clock.minute()) return {};
+    return isDone || work.way === 'to-read' ? (this.store.index().keys[work.sheet]?.words ?? {}) : {};
   }
 
   private copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {

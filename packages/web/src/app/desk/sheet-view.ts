@@ -72,9 +72,11 @@ export class SheetView {
   /** What stands under the flap of a block. */
   readonly under = input<(blockId: string) => Promise<string | undefined>>();
   readonly comments = input<Readonly<Record<string, string>>>({});
+  /** The answers by question, once they are out. */
+  readonly keys = input<Readonly<Record<string, string>>>({});
   readonly answered = output<{ id: string; answer: Answer }>();
   /** Whether another go can be begun, and why. */
-  readonly again = input<'asked' | 'left' | null>(null);
+  readonly again = input<'asked' | 'left' | 'sheet' | null>(null);
   readonly begunAgain = output();
   /** Numbers of the goes there are, and the one that is shown. */
   readonly goes = input<readonly number[]>([]);

@@ -45,6 +45,7 @@ const PAUSE_MS = 400;
         [hasPlaces]="w.place?.isOpen ?? false"
         (placesAsked)="toPlaces()"
         [comments]="w.comments"
+        [keys]="w.keys"
         [again]="w.again"
         [goes]="w.goes"
         [go]="w.go"

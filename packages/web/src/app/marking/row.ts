@@ -5,6 +5,7 @@ import {
   type Frozen,
   frozenFor,
   type FrozenById,
+  givenForGo,
   type Go,
   type HandOut,
   isItem,
@@ -102,14 +103,15 @@ export class Rows {
     return row;
   }
 
-  /** What a learner got; the same object for as long as it is the same. */
-  frozenOf(h: HandOut, known: FrozenById, learnerId: string): Frozen | undefined {
-    const given = h.given[learnerId];
+  /** What a learner's last go is on; the same object for as long as it is the same. */
+  frozenOf(h: HandOut, known: FrozenById, learnerId: string, go = Infinity): Frozen | undefined {
+    const now = h.given[learnerId];
+    const given = now && givenForGo(now, go);
     const base = given && known[given.frozen];
     if (!base) return undefined;
     const before = this.got.get(learnerId);
     if (before?.base === base && before.own === given.own) return before.frozen;
-    const frozen = frozenFor(h, known, learnerId) ?? base;
+    const frozen = frozenFor(h, known, learnerId, go) ?? base;
     this.got.set(learnerId, { base, own: given.own, frozen });
     return frozen;
   }

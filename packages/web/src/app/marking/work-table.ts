@@ -8,6 +8,7 @@ import {
   derive,
   EVERYBODY,
   forLearner,
+  frozenIdsOf,
   type ItemBlock,
   itemRules,
   itemsOf,
@@ -64,9 +65,7 @@ export class WorkTable {
   readonly handOut = computed(() => this.work.handOuts()[this.id()]);
   /** The activities that were given out, each once. */
   private readonly frozen = computed(() =>
-    [...new Set(Object.values(this.handOut()?.given ?? {}).map((g) => g.frozen))].flatMap(
-      (id) => this.work.frozen()[id] ?? [],
-    ),
+    frozenIdsOf(this.handOut() ?? { given: {} }).flatMap((id) => this.work.frozen()[id] ?? []),
   );
   readonly family = computed(() => this.work.families()[this.handOut()?.familyId ?? '']);
   readonly columns = computed(() => {
@@ -100,10 +99,10 @@ export class WorkTable {
     const columns = this.columns();
     const teams = new Map(h.teams.map((x) => [x.id, x.name]));
     return [...worksOf(h)].flatMap(([key, [first = key, ...others]]) => {
-      const frozen = this.made.frozenOf(h, this.work.frozen(), first);
-      if (!frozen) return [];
       const id = copyIdOf(h.id, key);
       const copy = this.work.copies()[id];
+      const frozen = this.made.frozenOf(h, this.work.frozen(), first, copy?.goes.at(-1)?.n);
+      if (!frozen) return [];
       const marking = this.work.markings()[id];
       const nameOf = (l: string) => names.get(l) ?? 'A removed learner';
       const isShared = key !== first;

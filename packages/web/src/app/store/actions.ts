@@ -136,6 +136,11 @@ export const HandOutActions = createActionGroup({
     'Given out': props<{ id: Id; confirmed: HandOut['confirmed']; stamp: Stamped }>(),
     /** To those who joined the audience since. */
     'Given late': props<{ id: Id; stamp: Stamped }>(),
+    /**
+     * Another version (null: the master) in the same hand-out, or the same one as it is now (no `versionId`), to those
+     * under whose keys the work is kept.
+     */
+    'Given another': props<{ id: Id; keys: readonly Id[]; versionId?: Id | null; says: string; stamp: Stamped }>(),
     'School days saved': props<{ days: SchoolDays }>(),
   },
 });

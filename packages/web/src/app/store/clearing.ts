@@ -28,7 +28,12 @@ export class Clearing {
   async drop(frozen: readonly Id[]): Promise<void> {
     this.keeper.write(
       frozen.flatMap((id) =>
-        (['frozen', 'sheets', 'flaps'] as const).map((kind) => ({ kind, id, before: undefined, after: undefined })),
+        (['frozen', 'sheets', 'flaps', 'keys'] as const).map((kind) => ({
+          kind,
+          id,
+          before: undefined,
+          after: undefined,
+        })),
       ),
     );
     await this.keeper.flush();

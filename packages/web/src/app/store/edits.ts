@@ -1,4 +1,15 @@
-import { emptyResponse, giveLate, giveOut, NEW_CLASS, NEW_GROUP, peopleIn } from '@lorvet/core';
+import {
+  correct,
+  emptyResponse,
+  giveAnother,
+  giveLate,
+  giveOut,
+  NEW_CLASS,
+  NEW_GROUP,
+  peopleIn,
+  preparedFor,
+  type Response,
+} from '@lorvet/core';
 import { many } from '../platform/many';
 import {
   BringActions,
@@ -12,7 +23,7 @@ import {
 
 import { BENCH_EDITS } from './bench-edits';
 import { DESK_EDITS } from './desk-edits';
-import { changeFamily, coreStamp, edit, type Edit, plain, put } from './edit';
+import { changeFamily, coreStamp, type Doc, edit, type Edit, plain, put } from './edit';
 import { putBack, takeOut, without } from './removals';
 
 /** Puts a learner into those of these classes or groups that are named, and out of the others. */
@@ -27,6 +38,15 @@ function place(
     if (isHere && !isWanted) part.learnerIds = without(part.learnerIds, id);
     if (!isHere && isWanted) part.learnerIds.push(id);
   }
+}
+
+/** What the teacher says to a go, with what was said before. */
+function respond(doc: Doc, copyId: string, go: number, patch: Partial<Response>): void {
+  const marking = (doc.markings[copyId] ??= { id: copyId, copyId, responses: [] });
+  const at = marking.responses.findIndex((r) => r.go === go);
+  const response = { ...(at < 0 ? emptyResponse(go) : marking.responses[at]), ...patch, go };
+  if (at < 0) marking.responses.push(response as (typeof marking.responses)[number]);
+  else marking.responses[at] = response as (typeof marking.responses)[number];
 }
 
 /** What is done at the desk and in the teacher's places. */
@@ -188,6 +208,23 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     },
     label: () => 'give to who joined since',
   }),
+  edit(HandOutActions.givenAnother, {
+    run: (doc, { id, keys, versionId, says, stamp }) => {
+      const w = plain(doc);
+      const handOut = w.handOuts[id];
+      const family = handOut && w.families[handOut.familyId];
+      if (!handOut || !family) return;
+      const wanted = { keys, versionId };
+      const prepared = preparedFor(handOut, family, peopleIn(w, stamp.at), w.frozen, w.copies, wanted, stamp.at);
+      const give = versionId === undefined ? correct : giveAnother;
+      const given = give(handOut, prepared, w.copies, stamp.at, says);
+      put(doc, 'handOuts', given.handOut);
+      for (const frozen of given.frozen) put(doc, 'frozen', frozen);
+      for (const { copyId, go } of given.asked)
+        respond(doc, copyId, go, { decision: 'another go', decidedAt: stamp.at });
+    },
+    label: (a) => (a.versionId === undefined ? 'send a correction' : 'give another version'),
+  }),
   edit(HandOutActions.schoolDaysSaved, {
     run: (doc, { days }) => put(doc, 'calendars', days),
     label: () => 'days without school',
@@ -224,13 +261,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
 
   edit(MarkingActions.responseChanged, {
-    run: (doc, { copyId, go, patch }) => {
-      const marking = (doc.markings[copyId] ??= { id: copyId, copyId, responses: [] });
-      const at = marking.responses.findIndex((r) => r.go === go);
-      const response = { ...(at < 0 ? emptyResponse(go) : marking.responses[at]), ...patch, go };
-      if (at < 0) marking.responses.push(response as (typeof marking.responses)[number]);
-      else marking.responses[at] = response as (typeof marking.responses)[number];
-    },
+    run: (doc, { copyId, go, patch }) => respond(doc, copyId, go, patch),
     label: (a) => a.label,
     mergeKey: (a) => a.mergeKey,
   }),

@@ -2,6 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import {
   holdersOf,
   flapsOf,
+  keysFor,
   indexChanges,
   type IndexName,
   type IndexPatch,
@@ -51,10 +52,11 @@ export class Mending {
               say('handOuts', head.id);
             }
         }
-        if (kind === 'sheets' || kind === 'flaps') {
+        if (kind === 'sheets' || kind === 'flaps' || kind === 'keys') {
           await want('frozen', [id]);
           const frozen = this.doc().frozen[id];
           if (frozen && kind === 'sheets') sheets.push({ in: kind, id, put: learnerSheet(frozen) });
+          else if (frozen && kind === 'keys') sheets.push({ in: kind, id, put: keysFor(frozen) });
           else if (frozen) sheets.push({ in: 'flaps', id, put: flapsOf(frozen) });
         }
         if (kind === 'door') for (const c of Object.keys(this.doc().classes)) say('classes', c);

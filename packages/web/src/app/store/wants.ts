@@ -1,4 +1,12 @@
-import { copyIdOf, type HandOutHead, type Id, sourceFamilies, workKeysOf, worksOf } from '@lorvet/core/desk';
+import {
+  copyIdOf,
+  frozenIdsOf,
+  type HandOutHead,
+  type Id,
+  sourceFamilies,
+  workKeysOf,
+  worksOf,
+} from '@lorvet/core/desk';
 import type { KeptDoc } from '../platform/storage/kept-asset';
 import type { Want } from './parts';
 
@@ -7,11 +15,7 @@ type Doc = () => KeptDoc;
 /** A hand-out with what it gave. */
 export async function wantGiven(id: Id, want: Want, doc: Doc): Promise<void> {
   await want('handOuts', [id]);
-  await want(
-    'frozen',
-    // A notice holds no activity.
-    Object.values(doc().handOuts[id]?.given ?? {}).flatMap((g) => g.frozen || []),
-  );
+  await want('frozen', frozenIdsOf(doc().handOuts[id] ?? { given: {} }));
 }
 
 /**

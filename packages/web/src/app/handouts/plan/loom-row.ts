@@ -1,7 +1,9 @@
-import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
+import type { Id } from '@lorvet/core';
 import { SwatchMark } from '../../ui/swatch';
+import { PlanAfter } from './plan-after';
 import { type LoomRow, PlanHere } from './plan-here';
 
 /** What stands for the master in a list of choices. */
@@ -27,5 +29,22 @@ export class LoomRowView {
   readonly hasOwn = input(false);
   readonly chosen = output<boolean>();
   protected readonly here = inject(PlanHere);
+  protected readonly after = inject(PlanAfter);
   protected readonly MASTER = MASTER;
+  /** Whether this learner has it: to change that is asked about first. */
+  protected readonly hasIt = computed(() => !this.row().isOpen);
+
+  protected give(versionId: Id | null, event: Event): void {
+    const { learner } = this.row();
+    if (!this.hasIt()) return this.here.give([learner.id], versionId);
+    this.after.ask([learner.id], versionId);
+    // Nothing is given yet: the row goes on saying what they have.
+    const has = this.row().versions[0];
+    const row = (event.target as HTMLElement).closest('tr');
+    for (const field of row?.querySelectorAll<HTMLInputElement>('input[type=radio]') ?? []) {
+      const column = field.dataset['column'];
+      const id = column === MASTER ? null : column === 'own' ? this.row().own?.id : column;
+      field.checked = id === has;
+    }
+  }
 }

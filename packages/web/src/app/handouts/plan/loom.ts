@@ -5,6 +5,7 @@ import { ButtonDirective } from 'primeng/button';
 import { SELECT } from '../../ui/controls/select';
 import { SwatchMark } from '../../ui/swatch';
 import { LoomRowView, MASTER } from './loom-row';
+import { PlanAfter } from './plan-after';
 import { PlanHere } from './plan-here';
 import { Seen } from './seen';
 
@@ -27,6 +28,7 @@ const ROW_PX = 33;
 })
 export class Loom {
   protected readonly here = inject(PlanHere);
+  private readonly after = inject(PlanAfter);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly MASTER = MASTER;
   protected readonly ROW_PX = ROW_PX;
@@ -77,8 +79,16 @@ export class Loom {
 
   protected giveChosen(versionId: string): void {
     if (!versionId) return;
-    this.here.give([...this.chosen()], versionId === MASTER ? null : versionId);
+    const to = versionId === MASTER ? null : versionId;
+    if (this.here.isDraft()) this.here.give([...this.chosen()], to);
+    else this.after.ask([...this.chosen()], to);
     this.chosen.set(new Set());
+  }
+
+  /** In a plan everyone gets it; of what was given it is asked first what that would mean. */
+  protected toEveryone(versionId: Id | null): void {
+    if (this.here.isDraft()) this.here.fill('everyone', '', versionId);
+    else this.after.ask(Object.keys(this.here.plan()?.given ?? {}), versionId);
   }
 
   protected choose(id: Id, on: boolean): void {

@@ -2,17 +2,19 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
 import type { PlanFinding } from '@lorvet/core';
+import { Clock } from '../../platform/clock';
 import { many } from '../../platform/many';
 import { dayIn } from '../../ui/when';
 import { NoRoom } from './no-room';
 import { PlanAfter } from './plan-after';
 import { PlanChecks } from './plan-checks';
+import { PlanExchange } from './plan-exchange';
 import { PlanHere } from './plan-here';
 
 /** All that is wrong or unusual about the plan, each with where it is put right; who has what, and who was looked as. */
 @Component({
   selector: 'lv-plan-check',
-  imports: [ButtonDirective, NoRoom, RouterLink],
+  imports: [ButtonDirective, NoRoom, PlanExchange, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './panel-check.html',
   styleUrl: './panel.css',
@@ -41,6 +43,7 @@ export class PanelCheck {
   protected readonly checks = inject(PlanChecks);
   protected readonly after = inject(PlanAfter);
   protected readonly many = many;
+  private readonly clock = inject(Clock);
   /** The row of a learner is to be shown. */
   readonly rowAsked = output<string>();
   protected readonly list = computed(() => {
@@ -58,6 +61,12 @@ export class PanelCheck {
     const names = this.unseen().map((r) => r.learner.name);
     return names.length > 6 ? `${names.slice(0, 6).join(', ')} and ${names.length - 6} more` : names.join(', ');
   });
+
+  /** Whether who is done sees the answers by now. */
+  protected isOut(): boolean {
+    const at = this.here.plan()?.answersAt;
+    return !!at && at <= this.clock.minute();
+  }
 
   protected mend(f: PlanFinding): void {
     switch (f.mend) {

@@ -8,17 +8,19 @@ import { HandOutActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 import { DateField } from '../../ui/controls/date';
 import { Fold } from '../../ui/controls/fold';
+import { SELECT } from '../../ui/controls/select';
 import { Several } from '../../ui/controls/several';
 import { dayIn, whenIn } from '../../ui/when';
 import { PlanHere } from './plan-here';
 import { PlanWay } from './plan-way';
 
 const MOST = 8;
+const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
 
 /** In which way it is given, and when: for everybody, for some, and on which days there is no school. */
 @Component({
   selector: 'lv-plan-how',
-  imports: [ButtonDirective, DateField, Fold, InputText, LucideDynamicIcon, PlanWay, Several],
+  imports: [ButtonDirective, DateField, Fold, InputText, LucideDynamicIcon, PlanWay, Several, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here.plan(); as h) {
@@ -41,6 +43,21 @@ const MOST = 8;
         [value]="h.closesAt ?? ''"
         (told)="setDate('closesAt', $event)"
       />
+      @if (h.kind === 'work') {
+        <lv-date
+          label="Answers come out"
+          withTime
+          timeWhenNone="15:00"
+          [value]="h.answersAt ?? ''"
+          (told)="setDate('answersAt', $event)"
+        />
+        <lv-select label="Goes" [value]="h.goes ?? 0" (chosen)="here.change({ goes: $event || null }, 'goes')">
+          <lv-option [value]="0" label="as the version says" />
+          @for (n of GOES; track n) {
+            <lv-option [value]="n" [label]="n === 1 ? 'one go' : n + ' goes'" />
+          }
+        </lv-select>
+      }
       <p class="small">
         Times are those of this machine ({{ zone }}).
         {{ h.kind === 'work' ? 'After it closes nobody can write in it any more.' : seen() }}
@@ -132,6 +149,7 @@ export class PanelHow {
   protected readonly from = signal('');
   protected readonly until = signal('');
   protected readonly MOST = MOST;
+  protected readonly GOES = GOES;
   protected readonly set = computed(() => this.here.otherDates().filter((o) => o.isSet));
   protected readonly agreed = computed(() => this.here.otherDates().filter((o) => !o.isSet));
   /** Who has no dates of their own. */
@@ -149,8 +167,13 @@ export class PanelHow {
     return `${who} will see it ${from}${h.closesAt ? `, until ${whenIn(h.closesAt)}` : ', for as long as it is not taken back'}.`;
   }
 
-  protected setDate(field: 'opensAt' | 'dueAt' | 'closesAt', value: string): void {
-    const names = { opensAt: 'opening date', dueAt: 'due date', closesAt: 'closing date' };
+  protected setDate(field: 'opensAt' | 'dueAt' | 'closesAt' | 'answersAt', value: string): void {
+    const names = {
+      opensAt: 'opening date',
+      dueAt: 'due date',
+      closesAt: 'closing date',
+      answersAt: 'date of the answers',
+    };
     this.here.change({ [field]: value || null, zone: this.zone }, names[field]);
   }
 

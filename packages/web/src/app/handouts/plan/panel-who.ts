@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { evaluateAudience, type Id } from '@lorvet/core';
+import { evaluateAudience, type Id, recipientsOf } from '@lorvet/core';
 import { many } from '../../platform/many';
 import { CheckBox } from '../../ui/controls/check';
 import { Several } from '../../ui/controls/several';
@@ -50,6 +50,13 @@ import { PlanHere } from './plan-here';
         [value]="h.learnerIds"
         (told)="here.setPart('learnerIds', $event)"
       />
+      <lv-several
+        label="Left out"
+        placeholder="nobody"
+        [options]="inIt()"
+        [value]="h.leftOutIds"
+        (told)="here.setPart('leftOutIds', $event)"
+      />
       <p class="small">
         {{ many(here.audience().length, 'learner') }}, each once. Who joins a class, group or audience later is in it
         too.
@@ -62,6 +69,12 @@ export class PanelWho {
   protected readonly here = inject(PlanHere);
   protected readonly many = many;
   protected readonly names = computed(() => this.here.people().learners.map((l) => ({ id: l.id, label: l.name })));
+  /** Everybody who is in one of its parts, those too who are left out. */
+  protected readonly inIt = computed(() => {
+    const plan = this.here.plan();
+    const all = plan ? recipientsOf({ ...plan, leftOutIds: [] }, this.here.people()) : [];
+    return all.map((l) => ({ id: l.id, label: l.name }));
+  });
   /** Those used last come first. */
   protected readonly audiences = computed(() =>
     [...this.here.people().audiences]

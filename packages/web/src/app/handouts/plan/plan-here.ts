@@ -137,7 +137,13 @@ export class PlanHere {
   readonly bands = computed(() => {
     const plan = this.plan();
     if (!plan) return [];
-    return bandsOf(plan, this.people()).map((b) => ({
+    const known = new Set(this.audience().map((l) => l.id));
+    const gone = this.people().learners.filter((l) => Object.hasOwn(plan.given, l.id) && !known.has(l.id));
+    const bands = bandsOf(plan, this.people());
+    const all = gone.length
+      ? [...bands, { id: 'gone', name: 'Have it, and are in its audience no more', learners: gone }]
+      : bands;
+    return all.map((b) => ({
       ...b,
       rows: b.learners.map((l) => this.same(this.rowOf(plan, l))),
     }));
@@ -246,7 +252,7 @@ export class PlanHere {
     this.change({ note, title: isUnnamed ? firstWords(note) : plan.title }, 'word to everybody', 'word');
   }
 
-  setPart(kind: 'classIds' | 'groupIds' | 'learnerIds' | 'audienceIds', ids: readonly Id[]): void {
+  setPart(kind: 'classIds' | 'groupIds' | 'learnerIds' | 'audienceIds' | 'leftOutIds', ids: readonly Id[]): void {
     const plan = this.plan();
     if (!plan) return;
     const still = new Set(recipientsOf({ ...plan, [kind]: [...ids] }, this.people()).map((l) => l.id));

@@ -10,6 +10,8 @@ import {
   type Copy,
   type Family,
   type Frozen,
+  frozenIdsOf,
+  type HandOut,
   indexOf,
   INDEX_NAMES,
   migrateWorkspace,
@@ -282,7 +284,7 @@ function count(kind: Kind, data: unknown, uses: AssetUses, given: Set<string>): 
     case 'templates':
       return uses.template(data as Template);
     case 'handOuts':
-      for (const g of Object.values((data as { given: Record<string, { frozen: string }> }).given)) given.add(g.frozen);
+      for (const id of frozenIdsOf(data as Pick<HandOut, 'given'>)) given.add(id);
       return;
     case 'removed': {
       const r = data as Removed;

@@ -44,11 +44,12 @@ const BOX_OF: Readonly<Record<Kind, BoxName>> = {
   sheets: 'bodies',
   flaps: 'bodies',
   albums: 'bodies',
+  keys: 'bodies',
 };
 export const boxOf = (kind: Kind): BoxName => BOX_OF[kind];
 
 /** Records that are found by the address of their content never change. */
-export const isByAddress = (kind: Kind): boolean => ['frozen', 'sheets', 'flaps', 'assets'].includes(kind);
+export const isByAddress = (kind: Kind): boolean => ['frozen', 'sheets', 'flaps', 'keys', 'assets'].includes(kind);
 
 export const keyOf = (kind: Kind, id: string): string => `${kind}/${id}`;
 

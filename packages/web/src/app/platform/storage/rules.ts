@@ -25,6 +25,7 @@ const DESK: Rules = {
   sheets: { schema: indexSchemas.sheets },
   flaps: { schema: indexSchemas.flaps },
   albums: { schema: indexSchemas.albums },
+  keys: { schema: indexSchemas.keys },
 };
 
 const known = new Map<Kind, Rule>();

@@ -1,4 +1,4 @@
-import type { HandOut } from './hand-out';
+import type { HandOut } from '../hand-out';
 
 /** A hand-out keeps this many of the things that were done to it; the oldest go first. */
 const MOST_DONE = 1000;
