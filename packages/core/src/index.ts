@@ -28,6 +28,7 @@ export { type AskedObjective, askedObjectives } from './bank/asked';
 export { assetsHeld, assetsOfFamily, AssetUses, assetUses } from './bank/assets';
 export * from './bank/bank';
 export { type Band, bandsOf, type Recipients, recipientsOf } from './assign/recipients';
+export { type Again, again, type SeriesStep, seriesOf } from './assign/after/again';
 export * from './assign/after/another';
 export { changedAfter } from './assign/after/history';
 export { coverage, openFindings } from './assign/check/coverage';

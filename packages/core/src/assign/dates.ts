@@ -43,6 +43,20 @@ export function laterBy(local: string, n: number, days?: SchoolDays): string {
   return `${day()}${local.slice(10)}`;
 }
 
+/** The same time on the next day with school, where there is none on its own. */
+export function nextSchoolDay(local: string, days: SchoolDays = NO_DAYS_OFF): string {
+  let at = local;
+  for (let tried = 0; tried < 366 && noSchoolOn(at, days); tried++) at = laterBy(at, 1);
+  return at;
+}
+
+/** How many days later, in whole weeks, a local date is today or to come; 0 where it is so already. */
+export function weeksUntil(local: string, today: string): number {
+  const days =
+    (Date.parse(`${today.slice(0, 10)}T12:00:00Z`) - Date.parse(`${local.slice(0, 10)}T12:00:00Z`)) / 86_400_000;
+  return days > 0 ? 7 * Math.ceil(days / 7) : 0;
+}
+
 /** The dates that hold for one learner, and why they are other than everybody's. */
 export interface LearnerDates {
   readonly opensAt: string | null;

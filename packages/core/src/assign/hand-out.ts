@@ -184,6 +184,8 @@ export const handOutSchema = z.object({
   /** Once given: what each learner got, by learner id. */
   given: z.record(idSchema, givenSchema),
   history: z.array(doneSchema).max(1000).default([]),
+  /** A plan that others are begun with, and that is never given itself. */
+  isTemplate: z.boolean().default(false),
   /** The hand-outs that follow each other: the same for each of them; empty for one alone. */
   seriesId: z.string().max(64).default(''),
 });

@@ -21,9 +21,9 @@ export const NOTHING_SAID: Said = { decisions: {}, comment: '', comments: {} };
 /** Further material as a learner may see it. */
 export const slippedCompanionSchema = z.strictObject({
   id: idSchema,
-  is: z.enum(['link', 'page', 'family']),
+  is: z.enum(['file', 'link', 'page', 'notes', 'spoken', 'family']),
   title: z.string(),
-  /** An address of the web, or words. */
+  /** An address of the web, words, or the id of a file; empty for a sheet of notes. */
   holds: z.string(),
 });
 export type SlippedCompanion = z.infer<typeof slippedCompanionSchema>;
@@ -136,7 +136,8 @@ function companionsFor(companions: readonly Companion[]): SlippedCompanion[] {
       const address = safeAddress(c.address);
       return address ? [{ id: c.id, is: c.is, title: c.title, holds: address.href }] : [];
     }
-    return c.is === 'page' || c.is === 'family' ? [{ id: c.id, is: c.is, title: c.title, holds: c.text }] : [];
+    const holds = c.is === 'notes' ? '' : 'assetId' in c ? c.assetId : c.text;
+    return [{ id: c.id, is: c.is, title: c.title, holds }];
   });
 }
 

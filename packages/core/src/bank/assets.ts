@@ -1,6 +1,6 @@
 import { assetsOf } from '../activity/activity';
 import type { Family, Version } from '../activity/family';
-import type { Frozen } from '../assign/hand-out';
+import type { Frozen, HandOut } from '../assign/hand-out';
 import type { Template } from '../kept';
 import type { Copy } from '../work/copy';
 import { answerAssets } from '../work/answer';
@@ -30,6 +30,10 @@ export class AssetUses {
   copy(c: Copy): void {
     for (const go of c.goes) for (const a of Object.values(go.answers)) this.use(answerAssets(a));
   }
+  /** What goes with a hand-out. */
+  handOut(h: Pick<HandOut, 'companions'>): void {
+    this.use(h.companions.flatMap((c) => ('assetId' in c ? [c.assetId] : [])));
+  }
   template(t: Template): void {
     this.use(assetsOf({ pages: [t.page] }));
   }
@@ -44,6 +48,7 @@ export function assetUses(w: Workspace): AssetUses {
   const uses = new AssetUses();
   listOf(w.families).forEach((f) => uses.family(f));
   listOf(w.frozen).forEach((f) => uses.frozen(f));
+  listOf(w.handOuts).forEach((h) => uses.handOut(h));
   listOf(w.copies).forEach((c) => uses.copy(c));
   listOf(w.templates).forEach((t) => uses.template(t));
   for (const r of listOf(w.removed)) {

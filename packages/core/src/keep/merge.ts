@@ -91,7 +91,9 @@ export function mergeCopies(base: Copy | undefined, theirs: Copy, mine: Copy, at
   });
   const remarks = [...(theirs.remarks ?? [])];
   for (const r of mine.remarks ?? []) if (!remarks.some((x) => x.id === r.id)) remarks.push(r);
-  return { ...theirs, goes, ...(remarks.length ? { remarks } : {}) };
+  const notes = { ...theirs.notes };
+  for (const [id, text] of Object.entries(mine.notes ?? {})) if (text !== base?.notes?.[id]) notes[id] = text;
+  return { ...theirs, goes, ...(Object.keys(notes).length ? { notes } : {}), ...(remarks.length ? { remarks } : {}) };
 }
 
 function mergeGoes(base: Go | undefined, theirs: Go, mine: Go, at: string): Go {

@@ -157,6 +157,11 @@ export const routes: Routes = [
         loadComponent: () => import('./handouts/handouts').then((m) => m.HandOuts),
       },
       {
+        path: 'hand-outs/calendar',
+        title: 'Calendar – Lorvet',
+        loadComponent: () => import('./handouts/calendar').then((m) => m.HandOutCalendar),
+      },
+      {
         path: 'hand-outs/:id',
         title: 'Plan – Lorvet',
         loadComponent: () => import('./handouts/plan/plan').then((m) => m.Plan),

@@ -1,22 +1,45 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { SlippedCompanion } from '@lorvet/core/desk';
+import { CompanionFile } from './companion-file';
 
-/** What goes with a piece of work or a notice: addresses to follow, words to read, words for those at home. */
+/** What goes with a piece of work or a notice: files, recordings, addresses to follow, words to read, sheets for notes. */
 @Component({
   selector: 'lv-companions',
+  imports: [CompanionFile],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (list().length) {
+    @if (shown().length) {
       <ul>
-        @for (c of list(); track c.id) {
+        @for (c of shown(); track c.id) {
           <li>
-            @if (c.is === 'link') {
-              <a [href]="c.holds" target="_blank" rel="noopener noreferrer">{{ c.title }}</a>
-            } @else {
-              <details>
-                <summary>{{ c.is === 'family' ? 'For those at home: ' : '' }}{{ c.title }}</summary>
-                <p>{{ c.holds }}</p>
-              </details>
+            @switch (c.is) {
+              @case ('link') {
+                <a [href]="c.holds" target="_blank" rel="noopener noreferrer">{{ c.title }}</a>
+              }
+              @case ('file') {
+                <lv-companion-file [assetId]="c.holds" [title]="c.title" />
+              }
+              @case ('spoken') {
+                <lv-companion-file [assetId]="c.holds" [title]="c.title" />
+              }
+              @case ('notes') {
+                <label
+                  >{{ c.title }}: for you, nobody marks it
+                  <textarea
+                    #n
+                    rows="4"
+                    maxlength="20000"
+                    [value]="notes()?.[c.id] ?? ''"
+                    (change)="noted.emit({ id: c.id, text: n.value })"
+                  ></textarea>
+                </label>
+              }
+              @default {
+                <details>
+                  <summary>{{ c.is === 'family' ? 'For those at home: ' : '' }}{{ c.title }}</summary>
+                  <p>{{ c.holds }}</p>
+                </details>
+              }
             }
           </li>
         }
@@ -43,8 +66,25 @@ import type { SlippedCompanion } from '@lorvet/core/desk';
       white-space: pre-wrap;
       overflow-wrap: anywhere;
     }
+    label {
+      display: grid;
+      gap: 4px;
+    }
+    textarea {
+      width: 100%;
+      padding: 8px 10px;
+      border: 1px solid var(--line-strong);
+      border-radius: var(--r);
+      background: var(--surface);
+      color: var(--ink);
+      font: inherit;
+    }
   `,
 })
 export class Companions {
   readonly list = input.required<readonly SlippedCompanion[]>();
+  /** What was written on sheets of notes; null where they cannot be written on here. */
+  readonly notes = input<Readonly<Record<string, string>> | null>(null);
+  readonly noted = output<{ id: string; text: string }>();
+  protected readonly shown = computed(() => this.list().filter((c) => c.is !== 'notes' || this.notes()));
 }

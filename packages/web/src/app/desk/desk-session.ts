@@ -37,6 +37,9 @@ export interface DeskSheetWork {
   readonly mates: readonly string[];
   readonly team: string;
   readonly place: Slipped['place'];
+  readonly companions: Slipped['companions'];
+  /** What was written on its sheets of notes, by companion. */
+  readonly notes: Readonly<Record<string, string>>;
   readonly state: CopyState;
   /** The number of the go that is written in, or looked at. */
   readonly go: number;
@@ -146,6 +149,15 @@ export class DeskSession {
     return { pages, answers: go?.answers ?? {} };
   }
 
+  /** The learner's copy with what they wrote on a sheet of notes. */
+  noted(handOutId: string, companionId: string, text: string): Copy | undefined {
+    const work = this.slipped(handOutId);
+    if (!work) return undefined;
+    const before = this.store.copies()[this.copyId(handOutId, work)];
+    const copy = this.copy(handOutId, work, before?.goes ?? []);
+    return { ...copy, notes: { ...copy.notes, [companionId]: text } };
+  }
+
   /** What this learner wrote to the others' places: what the teacher has said nothing to yet too. */
   remarks(handOutId: string): readonly Remark[] {
     return this.store.copies()[copyIdOf(handOutId, this.learnerId())]?.remarks ?? [];
@@ -197,6 +209,8 @@ export class DeskSession {
       mates: work.mates,
       team: work.team,
       place: work.place,
+      companions: work.companions,
+      notes: copy?.notes ?? {},
       state,
       go,
       answers: (earlier ?? last)?.answers ?? {},
@@ -271,9 +285,17 @@ export class DeskSession {
 
   private copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
     const id = this.copyId(handOutId, work);
-    const remarks = this.store.copies()[id]?.remarks;
+    const { remarks, notes } = this.store.copies()[id] ?? {};
     const learnerId = work.shares || this.learnerId();
-    return { id, handOutId, learnerId, frozen: work.sheet, goes, ...(remarks ? { remarks } : {}) };
+    return {
+      id,
+      handOutId,
+      learnerId,
+      frozen: work.sheet,
+      goes,
+      ...(remarks ? { remarks } : {}),
+      ...(notes ? { notes } : {}),
+    };
   }
 
   /** The id of the copy: the learner's own, or that of those who do it together. */

@@ -20,6 +20,7 @@ import {
   oneByOne,
   PLAIN_COMFORT,
   questionNumbers,
+  type SlippedCompanion,
 } from '@lorvet/core/desk';
 import { Focused } from '../ui/focused';
 import { onceDrawn } from '../ui/once-drawn';
@@ -29,6 +30,7 @@ import { PageMarkView } from '../ui/page-mark';
 import { type Beside, type PaperNote, PaperSheet } from '../ui/paper-sheet';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
+import { Companions } from './companions';
 import { ComfortSettings, comfortStyle, withPrint } from './comfort';
 
 /** Why what a learner wrote is not kept: no room, the browser cannot write, or it cannot be kept as it is. */
@@ -37,7 +39,7 @@ export type Trouble = 'full' | 'failing' | 'refused' | null;
 /** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
 @Component({
   selector: 'lv-sheet-view',
-  imports: [ComfortSettings, Focused, LaidPage, LucideDynamicIcon, PageMarkView, PaperSheet, SwatchMark],
+  imports: [ComfortSettings, Companions, Focused, LaidPage, LucideDynamicIcon, PageMarkView, PaperSheet, SwatchMark],
   providers: [SheetContext],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-view.html',
@@ -61,6 +63,10 @@ export class SheetView {
   /** Who does it too, and what they are called together. */
   readonly mates = input<readonly string[]>([]);
   readonly team = input('');
+  /** What goes with it, and what was written on its sheets of notes. */
+  readonly companions = input<readonly SlippedCompanion[]>([]);
+  readonly noted = input<Readonly<Record<string, string>>>({});
+  readonly noting = output<{ id: string; text: string }>();
   /** The pages that are the learner's own place; and whether the others' places can be looked at. */
   readonly placeIds = input<readonly string[]>([]);
   readonly hasPlaces = input(false);

@@ -39,6 +39,9 @@ const PAUSE_MS = 400;
         [name]="session.learner()?.name ?? ''"
         [status]="status()"
         [comment]="w.comment"
+        [companions]="w.companions"
+        [noted]="w.notes"
+        (noting)="note($event.id, $event.text)"
         [mates]="w.mates"
         [team]="w.team"
         [placeIds]="w.place?.pageIds ?? []"
@@ -168,6 +171,12 @@ export class DeskSheet {
   protected setComfort(comfort: Comfort): void {
     const learnerId = this.session.learner()?.id;
     if (learnerId) this.store.dispatch(DeskActions.comfortSaved({ learnerId, comfort }));
+  }
+
+  protected note(id: string, text: string): void {
+    this.save();
+    const copy = this.session.noted(this.handOutId(), id, text);
+    if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
   }
 
   protected toPlaces(): void {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
+  again,
   recipientsOf,
   countHolders,
   countStates,
@@ -12,6 +13,8 @@ import {
   handOutState,
   type Id,
   newHandOut,
+  SCHOOL_ID,
+  weeksUntil,
 } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Tooltip } from 'primeng/tooltip';
@@ -25,6 +28,7 @@ import { holdsWords } from '../ui/holds-words';
 import { Removal } from '../ui/removal';
 import { TABLE } from '../ui/table/table';
 import { whenIn } from '../ui/when';
+import { AgainBox } from './again-box';
 import { Empty } from '../ui/empty';
 import { many } from '../platform/many';
 
@@ -71,7 +75,7 @@ interface Row {
 /** What has been or will be given out. */
 @Component({
   selector: 'lv-hand-outs',
-  imports: [Empty, ButtonDirective, DIALOG, LucideDynamicIcon, RouterLink, Tooltip, ...TABLE],
+  imports: [AgainBox, Empty, ButtonDirective, DIALOG, LucideDynamicIcon, RouterLink, Tooltip, ...TABLE],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handouts.html',
   styleUrl: './handouts.css',
@@ -94,8 +98,16 @@ export class HandOuts {
   );
   /** The newest first. */
   protected readonly heads = computed(() =>
-    [...this.work.handOutHeads()].reverse().sort((a, b) => b.createdAt.localeCompare(a.createdAt)),
+    this.work
+      .handOutHeads()
+      .filter((x) => !x.isTemplate)
+      .reverse()
+      .sort((a, b) => b.createdAt.localeCompare(a.createdAt)),
   );
+  /** Plans that others are begun with. */
+  protected readonly templates = computed(() => this.work.handOutHeads().filter((x) => x.isTemplate));
+  /** The hand-out that is used again. */
+  protected readonly again = signal<string | null>(null);
   /** A list of its own: the table moves them in it. */
   protected readonly columns = [...COLUMNS];
   /** Not kept: a list that is short after a reload for words of yesterday would look as if things were lost. */
@@ -165,8 +177,9 @@ export class HandOuts {
     ].slice(0, 3);
   });
   /** The plans that are not given out yet, with their activities: what is wrong with them is looked for. */
-  private readonly draftIds = computed(() => this.work.handOutHeads().flatMap((h) => (h.state === 'draft' ? [h] : [])));
-  protected readonly draftsHere = inject(Parts).hold(this.draftIds, async (drafts, want) => {
+  private readonly draftIds = computed(() => this.heads().flatMap((h) => (h.state === 'draft' ? [h] : [])));
+  private readonly parts = inject(Parts);
+  protected readonly draftsHere = this.parts.hold(this.draftIds, async (drafts, want) => {
     await want(
       'handOuts',
       drafts.map((h) => h.id),
@@ -242,6 +255,22 @@ export class HandOuts {
     const handOut: HandOut = { ...blank, audienceIds: audience ? [audience.id] : [] };
     this.work.dispatch(HandOutActions.planChanged({ handOut, label: kind === 'notice' ? 'new notice' : 'new folder' }));
     void this.router.navigate(['/hand-outs', handOut.id], { queryParams: { step: 'what' } });
+  }
+
+  /** A plan begun with a template: its dates are the next that are to come, by whole weeks. */
+  protected async beginWith(templateId: Id): Promise<void> {
+    await this.parts.during(async (want) => {
+      await want('handOuts', [templateId]);
+      const template = this.work.handOuts()[templateId];
+      if (!template) return;
+      const first = template.opensAt ?? template.dueAt;
+      const later = first ? weeksUntil(first, this.clock.local()) : 0;
+      const of = { id: this.clock.newId(), createdAt: this.clock.iso(), title: template.title, later };
+      const days = this.work.calendars()[SCHOOL_ID];
+      const handOut = again(template, of, () => this.clock.newId(), days);
+      this.work.dispatch(HandOutActions.planChanged({ handOut, label: `new hand-out “${handOut.title}”` }));
+      void this.router.navigate(['/hand-outs', handOut.id]);
+    });
   }
 
   protected remove(id: Id): void {

@@ -132,6 +132,8 @@ export const HandOutActions = createActionGroup({
   source: 'Hand-outs',
   events: {
     'Plan changed': props<{ handOut: HandOut; label: string; mergeKey?: string }>(),
+    /** Plans that are made together, in one step. */
+    'Plans made': props<{ handOuts: readonly HandOut[]; label: string }>(),
     /** With the reasons for which warnings may stay. */
     'Given out': props<{ id: Id; confirmed: HandOut['confirmed']; stamp: Stamped }>(),
     /** To those who joined the audience since. */

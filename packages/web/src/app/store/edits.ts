@@ -178,6 +178,12 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: (a) => a.label,
     mergeKey: (a) => a.mergeKey,
   }),
+  edit(HandOutActions.plansMade, {
+    run: (doc, { handOuts }) => {
+      for (const h of handOuts) put(doc, 'handOuts', h);
+    },
+    label: (a) => a.label,
+  }),
   edit(HandOutActions.givenOut, {
     run: (doc, { id, confirmed, stamp }) => {
       const w = plain(doc);

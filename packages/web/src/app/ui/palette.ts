@@ -152,7 +152,7 @@ export class Palette {
     });
     return [
       ...this.work.familyHeads().map((f) => go('Activity', f.title, ['/bench', f.id])),
-      ...this.work.handOutHeads().map((h) => go('Hand-out', h.title, ['/hand-outs', h.id])),
+      ...this.work.handOutHeads().map((h) => go(h.isTemplate ? 'Template' : 'Hand-out', h.title, ['/hand-outs', h.id])),
       ...this.work.people().learners.map((l) => go('Learner', l.name, ['/learners'], { learner: l.id })),
     ];
   });

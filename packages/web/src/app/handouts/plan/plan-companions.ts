@@ -5,19 +5,26 @@ import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
 import { Clock } from '../../platform/clock';
+import { readMedia, readPicture } from '../../platform/files';
+import type { KeptAsset } from '../../platform/storage/kept-asset';
+import { BenchActions } from '../../store/actions';
+import { WorkspaceStore } from '../../store/workspace';
+import { Take } from '../../ui/blocks/take';
+import { FileButton } from '../../ui/file-button';
 import { SELECT } from '../../ui/controls/select';
 
-type Kind = 'link' | 'page' | 'family';
-const KINDS: readonly (readonly [Kind, string])[] = [
-  ['link', 'an address of the web'],
-  ['page', 'words to read'],
-  ['family', 'words for those at home'],
-];
+/** What can be added beside files and addresses, and what it is called at first. */
+const KINDS = [
+  ['page', 'words to read', 'To read'],
+  ['notes', 'a sheet for notes, that nobody marks', 'Notes'],
+  ['spoken', 'spoken instructions', 'Listen first'],
+  ['family', 'words for those at home', 'For those at home'],
+] as const;
 
 /** What goes with a hand-out: addresses, words to read, words for those at home. */
 @Component({
   selector: 'lv-plan-companions',
-  imports: [ButtonDirective, InputText, LucideDynamicIcon, Textarea, ...SELECT],
+  imports: [ButtonDirective, FileButton, InputText, LucideDynamicIcon, Take, Textarea, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fieldset>
@@ -58,6 +65,9 @@ const KINDS: readonly (readonly [Kind, string])[] = [
             />
             <p class="small">{{ hostOf(c.address) || 'This is no address of the web yet.' }}</p>
           }
+          @if (SAYS[c.is]; as says) {
+            <p class="small">{{ says }}</p>
+          }
           @if (c.is === 'page' || c.is === 'family') {
             <textarea
               pTextarea
@@ -83,6 +93,13 @@ const KINDS: readonly (readonly [Kind, string])[] = [
           <svg lucideIcon="plus"></svg>
         </button>
       </form>
+      <lv-file-button accept="image/*,audio/*,video/mp4,video/webm,application/pdf,.pdf" (chosen)="file($event)"
+        ><svg lucideIcon="upload"></svg>A file</lv-file-button
+      >
+      @if (recording()) {
+        <lv-take what="voice" (taken)="spoken($event)" />
+        <button pButton severity="secondary" text type="button" (click)="recording.set(false)">No recording</button>
+      }
       <lv-select label="Something else" hideLabel placeholder="Add something else …" value="" (chosen)="add($event)">
         @for (k of kinds; track k[0]) {
           <lv-option [value]="k[0]" [label]="k[1]" />
@@ -119,7 +136,16 @@ export class PlanCompanions {
   readonly list = input.required<readonly Companion[]>();
   readonly changed = output<readonly Companion[]>();
   private readonly clock = inject(Clock);
-  protected readonly kinds = KINDS.filter(([kind]) => kind !== 'link');
+  private readonly work = inject(WorkspaceStore);
+  protected readonly SAYS: Readonly<Record<string, string>> = {
+    file: 'a file',
+    notes: 'A sheet for notes, that nobody marks.',
+    spoken: 'A recording.',
+    family: 'For those at home.',
+  };
+  protected readonly kinds = KINDS;
+  /** Whether something is being recorded. */
+  protected readonly recording = signal(false);
   protected readonly wrong = signal('');
 
   /** Where an address leads, so that it is seen to be the one that was meant; empty for none. */
@@ -136,10 +162,34 @@ export class PlanCompanions {
     if (safe) this.changed.emit([...this.list(), { id: this.clock.newId(), is: 'link', title: safe.host, address }]);
   }
 
-  protected add(kind: string): void {
-    if (kind !== 'page' && kind !== 'family') return;
-    const title = kind === 'page' ? 'To read' : 'For those at home';
-    this.changed.emit([...this.list(), { id: this.clock.newId(), is: kind, title, text: '' }]);
+  protected add(wanted: string): void {
+    const found = KINDS.find(([k]) => k === wanted);
+    if (!found) return;
+    const [kind, , title] = found;
+    const one = { id: this.clock.newId(), title };
+    if (kind === 'spoken') this.recording.set(true);
+    else this.changed.emit([...this.list(), kind === 'notes' ? { ...one, is: kind } : { ...one, is: kind, text: '' }]);
+  }
+
+  /** A picture, sound, video or PDF. */
+  protected async file(file: File): Promise<void> {
+    const sort = file.type.split('/')[0];
+    const taken =
+      sort === 'image'
+        ? await readPicture(file)
+        : await readMedia(file, sort === 'audio' ? 'sound' : sort === 'video' ? 'video' : 'pdf');
+    this.wrong.set('problem' in taken ? taken.problem : '');
+    if (!('problem' in taken)) this.keep(taken, 'file', file.name.replace(/\.[^.]{1,5}$/, '') || file.name);
+  }
+
+  protected spoken(asset: KeptAsset): void {
+    this.recording.set(false);
+    this.keep(asset, 'spoken', 'Listen first');
+  }
+
+  private keep(asset: KeptAsset, is: 'file' | 'spoken', title: string): void {
+    this.work.dispatch(BenchActions.pictureAdded({ asset }));
+    this.changed.emit([...this.list(), { id: this.clock.newId(), is, title: title.slice(0, 200), assetId: asset.id }]);
   }
 
   protected change(companion: Companion, patch: { title?: string; address?: string; text?: string }): void {

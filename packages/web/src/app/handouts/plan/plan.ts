@@ -21,6 +21,7 @@ import { Empty } from '../../ui/empty';
 import { Notice } from '../../ui/notice';
 import { FootBar } from '../../ui/panes';
 import { dayIn, whenIn } from '../../ui/when';
+import { AgainBox } from '../again-box';
 import { Loom } from './loom';
 import { PanelCheck } from './panel-check';
 import { PanelHow } from './panel-how';
@@ -58,6 +59,7 @@ const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
 @Component({
   selector: 'lv-plan',
   imports: [
+    AgainBox,
     ButtonDirective,
     Empty,
     FootBar,
@@ -136,6 +138,8 @@ export class Plan {
     const names = this.here.audience().map((l) => l.name);
     return names.length > 12 ? `${names.slice(0, 12).join(', ')} and ${names.length - 12} more` : names.join(', ');
   });
+  /** The hand-out that is used again. */
+  protected readonly again = signal<string | null>(null);
   protected readonly lookFirst = computed(() => {
     const looked = this.here.plan()?.lookedAs ?? [];
     const ready = this.here.rows().flatMap((r) => (r.versions.length > 0 ? [r.learner] : []));

@@ -284,7 +284,8 @@ function count(kind: Kind, data: unknown, uses: AssetUses, given: Set<string>): 
     case 'templates':
       return uses.template(data as Template);
     case 'handOuts':
-      for (const id of frozenIdsOf(data as Pick<HandOut, 'given'>)) given.add(id);
+      for (const id of frozenIdsOf(data as HandOut)) given.add(id);
+      uses.handOut(data as HandOut);
       return;
     case 'removed': {
       const r = data as Removed;
