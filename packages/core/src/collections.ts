@@ -29,7 +29,17 @@ export const COLLECTIONS = [
 export type CollectionName = (typeof COLLECTIONS)[number];
 
 /** The parts that follow from the records. */
-export const INDEX_NAMES = ['familyHeads', 'handOutHeads', 'states', 'door', 'slips', 'sheets', 'flaps', 'albums', 'keys'] as const;
+export const INDEX_NAMES = [
+  'familyHeads',
+  'handOutHeads',
+  'states',
+  'door',
+  'slips',
+  'sheets',
+  'flaps',
+  'albums',
+  'keys',
+] as const;
 export type IndexName = (typeof INDEX_NAMES)[number];
 
 /** Format number of all that is kept: of a backup, and of the records in the browser. */

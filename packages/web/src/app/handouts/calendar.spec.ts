@@ -1,6 +1,4 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { TestBed } from '@angular/core/testing';
-import { Clock } from '../platform/clock';
 import { DemoPlace } from '../testing/demo-place';
 import { HandOutCalendar } from './calendar';
 
@@ -8,7 +6,7 @@ let place: DemoPlace<HandOutCalendar>;
 const events = () => [...document.querySelectorAll('.fc-event:not(.fc-bg-event)')].map((e) => e.textContent ?? '');
 
 beforeEach(async () => {
-  place = await DemoPlace.open(HandOutCalendar, {});
+  place = await DemoPlace.open(HandOutCalendar, { at: '2026-11-24T09:00' });
 });
 
 describe('the calendar of hand-outs', () => {
@@ -37,7 +35,6 @@ describe('the calendar of hand-outs', () => {
     await place.press('Later');
     expect(document.querySelector('h2')?.textContent).not.toBe(here);
     await place.press('Today');
-    expect(TestBed.inject(Clock).today()).toMatch(/^\d{4}-/);
     expect(document.querySelector('h2')?.textContent).toBe(here);
   });
 });

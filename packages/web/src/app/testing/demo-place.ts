@@ -10,6 +10,7 @@ import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { BenchView } from '../bench/bench-view';
 import { Bulk } from '../platform/storage/bulk';
+import { Clock } from '../platform/clock';
 import { BOXES } from '../platform/storage/boxes-token';
 import { BulkWork } from '../store/bulk-work';
 import { KeepingSync } from '../store/keeping-sync';
@@ -90,11 +91,14 @@ export class DemoPlace<T> {
       inputs = {},
       bench,
       change = NO_CHANGE,
+      at,
     }: {
       inputs?: Readonly<Record<string, unknown>>;
       /** Opens the Bench there, for a part that stands in it. */
       bench?: { family: string; version?: string; chosen?: string };
       change?: (w: Workspace) => Workspace;
+      /** The time it is, as 'yyyy-MM-ddTHH:mm'; left out, that of the machine. */
+      at?: string;
     } = {},
   ): Promise<DemoPlace<T>> {
     const workspace = change(demoWorkspace(DEMO_DAY));
@@ -119,6 +123,12 @@ export class DemoPlace<T> {
         { provide: Ask, useValue: { sure } },
       ],
     });
+    if (at) {
+      const clock = TestBed.inject(Clock);
+      clock.local = () => at;
+      clock.iso = () => `${at}:00.000Z`;
+      clock.look();
+    }
     const work = TestBed.inject(WorkspaceStore);
     teach(TestBed.inject(Injector));
     await TestBed.inject(KeepingSync).start();
