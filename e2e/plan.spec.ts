@@ -57,7 +57,7 @@ test('given to read, nobody can write, and the plan says so beforehand', async (
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^How/ }).click();
-  await choose(page.getByLabel('Way to give'), 'To read: nobody can write in it');
+  await page.getByRole('radio', { name: 'To read: nobody can write in it' }).check();
   await page.getByRole('radio', { name: 'Master for Talan E.' }).check();
   await page.getByRole('button', { name: /^Check/ }).click();
   await expect(page.getByText('Master has 5 questions')).toBeVisible();

@@ -37,6 +37,7 @@ export * from './assign/dates';
 export { type Finding, lookOver } from './assign/look-over';
 export { freeze, freezeFor } from './assign/freeze';
 export { keysFor } from './assign/learner-sheet';
+export { companionsFor } from './assign/slip';
 export * from './assign/teams';
 export * from './assign/ways';
 export { duesOf, giveLate, giveOut, joinedSince } from './assign/give-out';

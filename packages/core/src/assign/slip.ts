@@ -130,7 +130,7 @@ const placeFor = ({ pageIds, names, isOpen, comments }: Place): Slipped['place']
 });
 
 /** What of the companions is for a learner to see: built from this list of fields. */
-function companionsFor(companions: readonly Companion[]): SlippedCompanion[] {
+export function companionsFor(companions: readonly Companion[]): SlippedCompanion[] {
   return companions.flatMap((c): SlippedCompanion[] => {
     if (c.is === 'link') {
       const address = safeAddress(c.address);

@@ -1,5 +1,5 @@
 import type { Family } from '../activity/family';
-import { albumOf } from '../assign/album';
+import { albumOf } from '../assign/album-of';
 import { type Frozen, type HandOut, workKeyOf, worksOf } from '../assign/hand-out';
 import { datesFor, type LearnerDates, SCHOOL_ID } from '../assign/dates';
 import { flapsOf, keysFor, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
@@ -7,6 +7,7 @@ import { noticed, NOTHING_SAID, slipped } from '../assign/slip';
 import isSame from 'fast-deep-equal';
 import type { Comfort } from '../learners/comfort';
 import type { Learner } from '../learners/learner';
+import { EXTRA_TIME } from '../learners/supports';
 import type { SchoolClass } from '../learners/people';
 import { type Copy, saidOf } from '../work/copy';
 import { type RecordChange, workPatches } from './work-changes';
@@ -152,6 +153,23 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
   }
   if (door) out.push({ in: 'door', id: 'door', put: { id: 'door', classes: doorOf(listOf(w.classes), w.learners) } });
   return out;
+}
+
+/**
+ * Learners whose slips say other dates after these changes, though nothing of their hand-outs changed: what is agreed for
+ * them is another, or the days of school are.
+ */
+export function slipsToRemake(changes: readonly RecordChange[], w: Pick<Known, 'learners'>): string[] {
+  const ids = new Set<string>();
+  const hasMore = (l: Learner | undefined) => l?.needs.supports.filter((s) => s.what === EXTRA_TIME) ?? [];
+  for (const c of changes) {
+    if (c.collection === 'learners') {
+      const [was, is] = [c.before as Learner | undefined, c.after as Learner | undefined];
+      if (was && is && !isSame(hasMore(was), hasMore(is))) ids.add(c.id);
+    }
+    if (c.collection === 'calendars') for (const l of listOf(w.learners)) if (hasMore(l).length) ids.add(l.id);
+  }
+  return [...ids];
 }
 
 const sameComfort = (a: Comfort | null, b: Comfort | null): boolean => isSame(a, b);

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { Location } from '@angular/common';
 import { Router } from '@angular/router';
 import {
+  companionsFor,
   copyIdOf,
   duesOf,
   type Answer,
@@ -10,6 +11,7 @@ import {
   freezeFor,
   frozenFor,
   itemsOf,
+  keysFor,
   keyWordsOf,
   plainTextOf,
   type HandOut,
@@ -17,6 +19,7 @@ import {
   learnerPackage,
   listOf,
   PLAIN_COMFORT,
+  SCHOOL_ID,
   supportsOn,
 } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
@@ -25,15 +28,21 @@ import { HandOutActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { wantGiven } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
+import { atTime, LookBar } from './look-bar';
 import { SheetView } from './sheet-view';
 import { dressParts } from '../ui/preset/dress';
 
 /** A version, or one learner's sheet of a plan, exactly as it would stand on the desk. Nothing written here is kept. */
 @Component({
   selector: 'lv-look-as',
-  imports: [ButtonDirective, SheetView],
+  imports: [ButtonDirective, LookBar, SheetView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    @if (plan(); as p) {
+      @if (learner(); as l) {
+        <lv-look-bar [plan]="p" [learner]="l" [(time)]="time" (asked)="lookAs($event)" />
+      }
+    }
     @if (sheet(); as s) {
       <lv-sheet-view
         [sheet]="s"
@@ -44,6 +53,10 @@ import { dressParts } from '../ui/preset/dress';
         [name]="learner()?.name ?? ''"
         [teacher]="teacher()"
         [notes]="notes()"
+        [locked]="shown()?.isClosed ?? false"
+        [keys]="keys()"
+        [companions]="companions()"
+        [placeIds]="placeIds()"
         [supports]="supports()"
         (answered)="try($event.id, $event.answer)"
         (submitted)="back()"
@@ -53,7 +66,13 @@ import { dressParts } from '../ui/preset/dress';
     } @else if (ready()) {
       <main class="empty">
         <h1>Nothing to look at</h1>
-        <p>This learner has no version in the plan.</p>
+        <p>
+          {{
+            shown()?.isOpen === false
+              ? 'At that time it is not on the desk.'
+              : 'This learner has no version in the plan.'
+          }}
+        </p>
         <button pButton severity="secondary" type="button" (click)="back()">Back</button>
       </main>
     }
@@ -71,7 +90,7 @@ export class LookAs {
   protected readonly answers = signal<Readonly<Record<string, Answer>>>({});
   protected readonly tried = signal<Comfort | null>(null);
 
-  private readonly plan = computed(() => this.work.handOuts()[this.handOutId() ?? '']);
+  protected readonly plan = computed(() => this.work.handOuts()[this.handOutId() ?? '']);
   protected readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
   protected readonly supports = computed(() => supportsOn(this.learner()?.needs.supports ?? [], this.clock.today()));
   protected readonly comfort = computed(
@@ -97,6 +116,22 @@ export class LookAs {
     this.learner() ? `Looking as ${this.learner()?.name} – nothing is kept` : 'Looking as a learner – nothing is kept',
   );
 
+  /** The time it is looked at as; empty is now. */
+  protected readonly time = signal('');
+  /** What the learner finds then; undefined where no plan is looked at, or where it is now and open by itself. */
+  protected readonly shown = computed(() => {
+    const [plan, learner] = [this.plan(), this.learner()];
+    if (!plan || !learner || !this.time()) return undefined;
+    return atTime(plan, learner, this.time(), this.work.calendars()[SCHOOL_ID]);
+  });
+  protected readonly keys = computed(() => {
+    const l = this.looked();
+    return this.shown()?.isOut && l ? keysFor({ id: '', content: l.frozen.content }).words : {};
+  });
+  protected readonly companions = computed(() => companionsFor(this.plan()?.companions ?? []));
+  protected readonly placeIds = computed(() =>
+    this.plan()?.way === 'place-each' ? (this.plan()?.place?.pageIds ?? []) : [],
+  );
   /** What would be given, and to whom. */
   private readonly looked = computed(() => {
     const plan = this.plan();
@@ -105,10 +140,13 @@ export class LookAs {
     const family = this.work.families()[plan.familyId];
     const given = frozenFor(plan, this.work.frozen(), this.learnerId() ?? '');
     const seed = `${copyIdOf(plan.id, this.learnerId() ?? '')}.1`;
+    if (this.shown()?.isOpen === false) return null;
     if (given) return { plan, frozen: given, seed };
-    const due = learner && duesOf(plan, this.work.people(), this.clock.iso())(learner);
+    // What is in force for a time only is there or not, as it will be then.
+    const at = this.time() ? new Date(this.time()).toISOString() : this.clock.iso();
+    const due = learner && duesOf(plan, this.work.people(), at)(learner);
     if (!family || !due) return null;
-    return { plan, frozen: freezeFor(family, due.versionId, this.clock.iso(), due.values), seed };
+    return { plan, frozen: freezeFor(family, due.versionId, at, due.values), seed };
   });
   protected readonly sheet = computed(() => {
     const l = this.looked();
@@ -155,6 +193,14 @@ export class LookAs {
     const bare = { id: 'look', title: latest(family).content.title, note: '', way: 'one-each' as const, dueAt: null };
     const frozen = freezeFor(family, this.versionId() ?? null, this.clock.iso(), {});
     return { plan: bare, frozen, seed: undefined };
+  }
+
+  protected lookAs(learnerId: string): void {
+    const plan = this.plan();
+    if (!plan || !learnerId) return;
+    this.answers.set({});
+    this.tried.set(null);
+    void this.router.navigate(['/look', plan.id, learnerId], { replaceUrl: true });
   }
 
   protected try(id: string, answer: Answer): void {

@@ -35,6 +35,8 @@ export class KeepingSync {
   private readonly status = this.store.selectSignal(selectStatus);
   /** What changes ask of the index, as far as it is known here. */
   follows: (changes: readonly RecordChange[], doc: KeptDoc) => IndexPatch[] = deskChanges;
+  /** Learners whose dates are others after changes that say nothing of their hand-outs. */
+  remade: (changes: readonly RecordChange[], doc: KeptDoc) => string[] = () => [];
   /** What changed since it was last handed on. */
   private waiting: readonly RecordChange[] = [];
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -113,6 +115,8 @@ export class KeepingSync {
       patches,
     );
     this.durable.ask();
+    const learners = this.remade(changes, this.doc());
+    void this.mend(learners.map((id) => ({ kind: 'slips' as const, id })));
   }
 
   /** How far a learner is changes seldom, and is written only then. */

@@ -1,5 +1,5 @@
 import type { Injector } from '@angular/core';
-import { indexChanges } from '@lorvet/core';
+import { indexChanges, slipsToRemake } from '@lorvet/core';
 import { ReducerManager } from '@ngrx/store';
 import { learnAllRules } from '../platform/storage/all-rules';
 import { EDITS } from './edits';
@@ -10,5 +10,7 @@ import { FEATURE, reducerOf } from './reducer';
 export function teach(injector: Injector): void {
   learnAllRules();
   injector.get(ReducerManager).addReducer(FEATURE, reducerOf(EDITS));
-  injector.get(KeepingSync).follows = indexChanges;
+  const sync = injector.get(KeepingSync);
+  sync.follows = indexChanges;
+  sync.remade = slipsToRemake;
 }
