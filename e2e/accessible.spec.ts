@@ -18,6 +18,7 @@ const PLACES: Record<string, string> = {
   'a card as others see it': '/learners/cards/l-oriel?for=family',
   'hand-outs': '/hand-outs',
   plan: '/hand-outs/h-bike',
+  'calendar of hand-outs': '/hand-outs/calendar',
   'marking, all': '/marking',
   marking: '/marking/h-survey',
   keeping: '/keeping',

@@ -1,17 +1,18 @@
-// npm run bench [core] [browser] [term] [keeping] [intake]: figures as ratios within one run; also in docs/bench.json. Without a
+// npm run bench [core] [browser] [term] [keeping] [intake] [actions]: figures as ratios within one run; also in docs/bench.json. Without a
 // name: core and browser.
 import { build as bundle } from 'esbuild';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { benchActions } from './bench-actions.mjs';
 import { benchInBrowser } from './bench-browser.mjs';
 import { benchKeeping } from './bench-keeping.mjs';
 import { benchTerm } from './bench-term.mjs';
 import { benchIntake } from './bench-intake.mjs';
 import { build, install, root } from './steps.mjs';
 
-const ALL = ['core', 'browser', 'term', 'keeping', 'intake'];
+const ALL = ['core', 'browser', 'term', 'keeping', 'intake', 'actions'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((w) => !ALL.includes(w));
 if (unknown.length) {
@@ -61,6 +62,11 @@ if (does('keeping')) {
   rows.push(...(await benchKeeping()));
 }
 if (does('intake')) rows.push(...(await benchIntake(process.env.SHEETS ?? join(root, 'test-material/intake'))));
+if (does('actions')) {
+  build();
+  rows.push(...(await benchActions()));
+}
 console.table(rows);
-writeFileSync(join(root, 'docs/bench.json'), `${JSON.stringify(rows, null, 2)}\n`);
+// What was counted alone says nothing of the rest.
+if (wanted.join() !== 'actions') writeFileSync(join(root, 'docs/bench.json'), `${JSON.stringify(rows, null, 2)}\n`);
 rmSync(folder, { recursive: true });

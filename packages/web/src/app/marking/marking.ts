@@ -129,6 +129,8 @@ export class MarkingGrid {
     });
   }
 
+  /** Whose work a row is: a learner's, or that of those who do it together. */
+  protected readonly noun = computed(() => (this.rows()[0]?.members ? 'group' : 'learner'));
   protected readonly sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
   /** Who of those who do it together wrote an answer. */

@@ -86,9 +86,10 @@ const KINDS = [
           pInputText
           #p
           class="grow"
-          maxlength="2000"
+          maxlength="4000"
+          (paste)="pasted($event)"
           aria-label="Address that goes with it"
-          placeholder="paste an address"
+          placeholder="paste one or several"
         /><button pButton severity="secondary" class="icon" type="submit" aria-label="Add the address">
           <svg lucideIcon="plus"></svg>
         </button>
@@ -154,12 +155,29 @@ export class PlanCompanions {
     return safe ? `leads to ${safe.host}` : '';
   }
 
+  /** Addresses that are pasted are taken at once: one, or several with spaces or lines between them. */
+  protected pasted(event: ClipboardEvent): void {
+    const text = event.clipboardData?.getData('text') ?? '';
+    if (
+      !text
+        .trim()
+        .split(/\s+/)
+        .every((a) => safeAddress(a))
+    )
+      return;
+    event.preventDefault();
+    this.paste(text);
+  }
+
   protected paste(text: string): void {
-    const address = text.trim();
-    if (!address) return;
-    const safe = safeAddress(address);
-    this.wrong.set(safe ? '' : `“${address.slice(0, 40)}” is no address of the web, such as https://tides.example.`);
-    if (safe) this.changed.emit([...this.list(), { id: this.clock.newId(), is: 'link', title: safe.host, address }]);
+    const all = text.trim().split(/\s+/).filter(Boolean);
+    const bad = all.find((a) => !safeAddress(a));
+    this.wrong.set(bad ? `“${bad.slice(0, 40)}” is no address of the web, such as https://tides.example.` : '');
+    const added = all.flatMap((address): Companion[] => {
+      const safe = safeAddress(address);
+      return safe ? [{ id: this.clock.newId(), is: 'link', title: safe.host, address: address.slice(0, 2000) }] : [];
+    });
+    if (added.length) this.changed.emit([...this.list(), ...added]);
   }
 
   protected add(wanted: string): void {

@@ -255,6 +255,8 @@ export class PlanHere {
   setPart(kind: 'classIds' | 'groupIds' | 'learnerIds' | 'audienceIds' | 'leftOutIds', ids: readonly Id[]): void {
     const plan = this.plan();
     if (!plan) return;
+    // Whoever says whom it is for goes on saying so: the panel stays.
+    if (!this.asked()) this.asked.set('who');
     const still = new Set(recipientsOf({ ...plan, [kind]: [...ids] }, this.people()).map((l) => l.id));
     this.change({ [kind]: [...ids], lines: plan.lines.filter((l) => still.has(l.learnerId)) }, 'whom it is for');
   }

@@ -25,11 +25,27 @@ describe('a day as it is typed', () => {
     expect(read('11/26/2026', 'mm/dd/yy')).toBe('2026-11-26 23:59');
     expect(read('2026. 11. 26.', 'yy.mm.dd')).toBe('2026-11-26 23:59');
   });
+  it('is understood in words: a weekday is the next that comes', () => {
+    const thursday = new Date(2026, 10, 26, 10);
+    const said = (text: string) => {
+      const day = readDay(text, 'dd/mm/yy', '23:59', thursday);
+      return day && `${day.getDate()}/${day.getMonth() + 1} ${day.getHours()}:${day.getMinutes()}`;
+    };
+    expect(['Monday 09:00', 'mon', 'Thursday', 'next fri 2.30 pm', 'tomorrow', 'today 14:30'].map(said)).toEqual([
+      '30/11 9:0',
+      '30/11 23:59',
+      '3/12 23:59',
+      '27/11 14:30',
+      '27/11 23:59',
+      '26/11 14:30',
+    ]);
+  });
   it('is refused where there is none, never moved to another', () => {
     for (const text of [
       '31/6/2026',
       '26/13/2026',
-      'tomorrow',
+      'someday',
+      'mo 9:00',
       '26/11',
       '26/11/2026 25:00',
       '26/11/2026 14:75',

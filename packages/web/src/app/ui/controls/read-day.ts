@@ -26,15 +26,34 @@ function dayIn(text: string, pattern: string): readonly [number, number, number]
   return [year.length === 2 ? 2000 + Number(year) : Number(year), Number(at('mm')), Number(at('dd'))];
 }
 
+const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
+
+/** A day in words: "today", "tomorrow", or the next of a weekday ("Monday", "mon"). */
+function dayInWords(text: string, today: Date): readonly [number, number, number] | undefined {
+  const word = text.toLowerCase().replace(/^next /, '');
+  const weekday = word.length < 3 ? -1 : WEEKDAYS.findIndex((d) => d.startsWith(word));
+  const later =
+    word === 'today' ? 0 : word === 'tomorrow' ? 1 : weekday < 0 ? -1 : (weekday - today.getDay() + 7) % 7 || 7;
+  if (later < 0) return undefined;
+  const day = new Date(today.getFullYear(), today.getMonth(), today.getDate() + later);
+  return [day.getFullYear(), day.getMonth() + 1, day.getDate()];
+}
+
 /**
- * A day, or a day and time, as somebody types it. `pattern` says the order of day, month and year; `timeWhenNone` is the
+ * A day, or a day and time, as somebody types it: in digits, or as a weekday that comes. `pattern` says the order of day, month and year; `timeWhenNone` is the
  * time of a day without one ("23:59"), null where no time is wanted.
  * @returns undefined where the text is none.
  */
-export function readDay(text: string, pattern: string, timeWhenNone: string | null): Date | undefined {
+export function readDay(
+  text: string,
+  pattern: string,
+  timeWhenNone: string | null,
+  today = new Date(),
+): Date | undefined {
   const whole = text.trim();
   const at = timeWhenNone === null ? undefined : timeIn(whole);
-  const day = dayIn((at?.rest ?? whole).replace(/,$/, '').trim(), pattern);
+  const words = (at?.rest ?? whole).replace(/,$/, '').trim();
+  const day = dayInWords(words, today) ?? dayIn(words, pattern);
   if (!day) return undefined;
   const [year, month, date] = day;
   const [h = 0, m = 0] = at?.time ?? (timeWhenNone ?? '00:00').split(':').map(Number);

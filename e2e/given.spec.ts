@@ -1,0 +1,173 @@
+import { expect, type Page, test } from '@playwright/test';
+import { kept, openDemo, reload, rewrite, sitDown } from './helpers';
+
+/** A plan for a class, begun from a version of an activity, given out to all of it. */
+async function giveClass(page: Page, from: string, className: string, how?: () => Promise<void>): Promise<string> {
+  await page.goto(from);
+  await page.getByRole('link', { name: 'Hand out', exact: true }).click();
+  await page.getByRole('checkbox', { name: new RegExp(`^${className}`) }).check();
+  await page.getByRole('button', { name: /^How/ }).click();
+  if (!from.split('/')[3]) await page.getByRole('button', { name: 'Master for everyone' }).click();
+  await how?.();
+  await page.getByRole('button', { name: /^Check/ }).click();
+  const why = page.getByLabel(/may stay, because/);
+  if (await why.count()) await why.fill('as agreed');
+  await page.getByRole('button', { name: /^(Give out to|Schedule for) / }).click();
+  await expect(page.getByText(/(Given out to|Scheduled for) \d+ learners/)).toBeVisible();
+  await kept(page);
+  return page.url();
+}
+
+test('groups of three have one copy, with who wrote what; what was said is said to all of them', async ({ page }) => {
+  await openDemo(page);
+  await giveClass(page, '/bench/puncture/pun-core', 'Heron class', async () => {
+    await page.getByRole('radio', { name: /^One per group/ }).check();
+    await page.getByRole('button', { name: 'Make 5 groups of 14' }).click();
+    await expect(page.getByText('Everybody is in a group')).toBeVisible();
+  });
+  const team = page.getByRole('region').filter({ hasText: 'Jory S.' });
+  const mate = (await team.getByRole('listitem').allTextContents()).map((n) => n.trim()).find((n) => n !== 'Jory S.');
+  await sitDown(page, 'Heron class', 'Jory S.');
+  await page.getByRole('link', { name: /^Start/ }).click();
+  await expect(page.getByText('you do this together with')).toContainText(mate ?? '');
+  await page.getByRole('radio').first().check();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await sitDown(page, 'Heron class', mate ?? '');
+  await page.getByRole('link', { name: /^Go on/ }).click();
+  await expect(page.getByRole('radio').first()).toBeChecked();
+  await page.goto('/marking');
+  await page.getByRole('link', { name: 'Mending a puncture', exact: true }).click();
+  await expect(page.getByRole('row', { name: /Jory S\./ })).toHaveCount(1);
+  await page
+    .getByRole('row', { name: /Jory S\./ })
+    .getByRole('button', { name: /: (right|not yet)$/ })
+    .click();
+  await expect(page.getByText('Written by Jory S.')).toBeVisible();
+});
+
+test('a place for each grows with who joins; a word to another’s place is read by the teacher first', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const plan = await giveClass(page, '/bench/puncture/pun-core', 'Heron class', async () => {
+    await page.getByRole('radio', { name: /with a place for each$/ }).check();
+    await page.getByRole('checkbox', { name: /^Everybody can look/ }).check();
+    await page.getByRole('checkbox', { name: /^They may write a few words/ }).check();
+  });
+  await sitDown(page, 'Heron class', 'Kerra L.');
+  await page.getByRole('link', { name: /^Start/ }).click();
+  await expect(page.getByRole('heading', { name: 'Place of Kerra L.' })).toBeVisible();
+  await page.getByRole('button', { name: 'See all places' }).click();
+  await page.getByRole('navigation', { name: 'Index of 14 places' }).getByRole('button', { name: 'Jory S.' }).click();
+  await page.getByLabel('Say something kind and useful').fill('I like it.');
+  await page.getByRole('button', { name: 'Give it to my teacher' }).click();
+  await expect(page.getByText('You, for your teacher to read first:')).toBeVisible();
+  await sitDown(page, 'Heron class', 'Jory S.');
+  await page.getByRole('link', { name: /^Start/ }).click();
+  await page.getByRole('button', { name: 'See all places' }).click();
+  await expect(page.getByRole('heading', { name: 'Jory S.' })).toBeVisible();
+  await expect(page.getByText('I like it.')).toBeHidden();
+
+  // Somebody joins the class: the index grows, once the teacher gives it to them.
+  await page.goto('/learners?learner=l-talan');
+  await page.getByRole('checkbox', { name: 'Heron class' }).check();
+  await kept(page);
+  await page.goto(plan);
+  await expect(page.getByText('Talan E. joined since')).toBeVisible();
+  await page.getByRole('button', { name: 'Give it to them too' }).click();
+  await page.getByRole('link', { name: 'Index and places' }).click();
+  await expect(page.getByRole('navigation', { name: 'Index of 15 places' })).toBeVisible();
+  await page.getByRole('button', { name: 'All may read it' }).click();
+  await kept(page);
+  await sitDown(page, 'Heron class', 'Jory S.');
+  await page.getByRole('link', { name: /^Start/ }).click();
+  await page.getByRole('button', { name: 'See all places' }).click();
+  await expect(page.getByText('Kerra L.: I like it.')).toBeVisible();
+});
+
+test('a correction after half have started: told, sent to those it suits, and to nobody by itself', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const plan = await giveClass(page, '/bench/puncture', 'Heron class');
+  await sitDown(page, 'Heron class', 'Jory S.');
+  await page.getByRole('link', { name: /^Start/ }).click();
+  await page.getByRole('radio').first().check();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.goto('/bench/puncture');
+  await rewrite(page.locator('[data-block="pun-q2"]'), /^Question/, 'What comes out of the hole under water?');
+  await page.getByRole('button', { name: /^Save as revision/ }).click();
+  await kept(page);
+  await page.goto(plan);
+  await page.getByRole('button', { name: /^Check/ }).click();
+  await expect(page.getByText('14 sheets changed since they were given')).toBeVisible();
+  await page.getByRole('button', { name: 'See what it would mean' }).click();
+  await expect(page.getByText('13 not started:')).toBeVisible();
+  await page.getByRole('button', { name: /^Send it to (the|all)/ }).click();
+  await expect(page.getByText(/^a correction sent to \d+ learners/)).toBeVisible();
+  await kept(page);
+  await sitDown(page, 'Heron class', 'Kerra L.');
+  await page.getByRole('link', { name: /^Start/ }).click();
+  await expect(page.getByText('What comes out of the hole under water?')).toBeVisible();
+});
+
+test('the next level comes as the same piece of work, with what fits; the first stays', async ({ page }) => {
+  await openDemo(page, '/hand-outs/h-survey');
+  await page.getByRole('button', { name: 'Extended for everyone' }).click();
+  await page.getByRole('button', { name: /^Give it to all/ }).click();
+  await expect(page.getByText(/^Extended given to 14 learners/)).toBeVisible();
+  await reload(page);
+  await sitDown(page, 'Heron class', 'Kerra L.');
+  await page.getByRole('link', { name: /^Another go/ }).click();
+  await page.getByRole('button', { name: 'To the new sheet' }).click();
+  await expect(page.getByRole('button', { name: 'Go 2' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Go 1' }).click();
+  await expect(page.getByText('Go 1, to look at')).toBeVisible();
+});
+
+test('a test that opens in the next minute comes to the desk by itself, and is over by itself', async ({ page }) => {
+  const now = new Date();
+  now.setSeconds(10, 0);
+  await page.clock.install({ time: now });
+  await openDemo(page);
+  const inMinutes = (n: number) => {
+    const at = new Date(now.getTime() + n * 60_000);
+    const two = (x: number) => `${x}`.padStart(2, '0');
+    return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())} ${two(at.getHours())}:${two(at.getMinutes())}`;
+  };
+  await giveClass(page, '/bench/puncture/pun-core', 'Heron class', async () => {
+    for (const [field, n] of [
+      ['Opens', 3],
+      ['Due', 20],
+      ['Closes', 20],
+    ] as const) {
+      await page.getByRole('combobox', { name: field }).fill(inMinutes(n));
+      await page.getByRole('combobox', { name: field }).press('Tab');
+    }
+  });
+  await sitDown(page, 'Heron class', 'Corin B.');
+  await expect(page.getByText('Mending a puncture')).toBeHidden();
+  await page.clock.fastForward('04:00');
+  await expect(page.getByRole('heading', { name: 'Mending a puncture' })).toBeVisible();
+  await page.getByRole('link', { name: /^Start.*Mending/ }).click();
+  await expect(page.getByRole('radio').first()).toBeEnabled();
+  await page.clock.fastForward('20:00');
+  await expect(page.getByText('The time is over')).toBeVisible();
+});
+
+test('the calendar leads to a plan, and goes out as a file for a learner', async ({ page }) => {
+  await openDemo(page, '/hand-outs/calendar');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('combobox', { name: 'As a calendar file' }).click();
+  await page.getByRole('option', { name: 'Oriel P.' }).click();
+  const file = await saved;
+  expect(file.suggestedFilename()).toBe('Oriel-P-.ics');
+  const text = (await import('node:fs')).readFileSync(await file.path(), 'utf8');
+  expect(text).toContain('SUMMARY:Rock-pool survey: due');
+  await page.getByRole('button', { name: 'List' }).click();
+  await page
+    .getByRole('link', { name: /^Opens: Rock-pool survey|^Due: Rock-pool survey/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Rock-pool survey' })).toBeVisible();
+});

@@ -1,0 +1,151 @@
+// How many presses and fields a teacher's task costs, done in a real browser on the demo: each is counted as it is done.
+import { spawn } from 'node:child_process';
+import { launch } from './browser.mjs';
+import { root } from './steps.mjs';
+
+const PORT = 4396;
+const BASE = `http://127.0.0.1:${PORT}`;
+
+/** Does things and counts them: a press, or a field that is filled. */
+function hands(page) {
+  let n = 0;
+  const one = async (does) => {
+    n++;
+    await does();
+  };
+  return {
+    count: () => n,
+    press: (role, name, within = page) => one(() => within.getByRole(role, { name }).first().click()),
+    fill: (label, text) =>
+      one(async () => {
+        const field = page.getByLabel(label).first();
+        await field.fill(text);
+        // To leave a field is to press the next thing.
+        await field.dispatchEvent('change');
+      }),
+    paste: (label, text) =>
+      one(async () => {
+        const field = page.getByLabel(label).first();
+        await field.evaluate((e, t) => {
+          const data = new DataTransfer();
+          data.setData('text', t);
+          e.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+        }, text);
+      }),
+    /** The reason for which warnings may stay, where there are any: a field more. */
+    async reason() {
+      const why = page.getByLabel(/may stay, because/);
+      if (await why.count()) await one(() => why.fill('as agreed'));
+    },
+  };
+}
+
+async function demo(page, path) {
+  await page.goto(`${BASE}/demo`);
+  await page.waitForURL('**/shelf');
+  await page.getByText('All kept').waitFor();
+  await page.goto(`${BASE}${path}`);
+  await page.locator('h1:visible, h2:visible').first().waitFor();
+}
+
+const TASKS = [
+  {
+    name: 'two classes, own copy each, two materials, due Monday 09:00',
+    most: 9,
+    from: '/bench/puncture',
+    async does(page, h) {
+      await h.press('link', 'Hand out');
+      await h.press('checkbox', /^Heron class/);
+      await h.press('checkbox', /^Kestrel class/);
+      await h.press('button', 'Master for everyone');
+      await h.press('button', /^How/);
+      await h.fill('Due', 'Monday 09:00');
+      await h.press('button', /^What/);
+      await h.paste('Address that goes with it', 'https://tides.example/a https://quay.example/b');
+      await h.reason();
+      await h.press('button', /^(Give out to|Schedule for) 23/);
+      await page.getByText('Given out to 23 learners').waitFor();
+    },
+  },
+  {
+    name: 'groups of three, all 23 placed',
+    most: 4 + 8,
+    from: '/bench/puncture',
+    async does(page, h) {
+      await h.press('link', 'Hand out');
+      await h.press('checkbox', /^Heron class/);
+      await h.press('checkbox', /^Kestrel class/);
+      await h.press('button', /^How/);
+      await h.press('radio', /^One per group/);
+      await h.press('button', 'Make 8 groups of 23');
+      await page.getByText('Everybody is in a group').waitFor();
+      await h.reason();
+      await h.press('button', /^Give out to 23/);
+      await page.getByText('Given out to 23 learners').waitFor();
+    },
+  },
+  {
+    name: 'a place each for a class, with index',
+    most: 5,
+    from: '/bench/puncture/pun-core',
+    async does(page, h) {
+      await h.press('link', 'Hand out');
+      await h.press('checkbox', /^Heron class/);
+      await h.press('button', /^How/);
+      await h.press('radio', /with a place for each$/);
+      await h.reason();
+      await h.press('button', /^Give out to 14/);
+      await page.getByRole('link', { name: 'Index and places' }).waitFor();
+    },
+  },
+  {
+    name: 'a notice to an audience that was used before',
+    most: 4,
+    from: '/learners?part=a-print',
+    async does(page, h) {
+      await h.press('link', 'Hand out to them');
+      await h.press('button', /^A notice/);
+      await h.fill('What it says', 'The pool is shut on Friday.');
+      await h.press('button', 'Give out to 2');
+      await page.getByText('Given out to 2 learners').waitFor();
+    },
+  },
+  {
+    name: 'the next level to the same learners',
+    most: 4,
+    from: '/hand-outs/h-survey',
+    async does(page, h) {
+      await h.press('button', 'Extended for everyone');
+      await h.press('button', /^Give it to all/);
+      await page.getByText(/^Extended given to 14 learners/).waitFor();
+    },
+  },
+];
+
+export async function benchActions() {
+  const server = spawn('node', [`${root}/packages/hub/dist/main.js`], {
+    env: { ...process.env, PORT: `${PORT}` },
+    stdio: 'ignore',
+  });
+  const browser = await launch();
+  try {
+    for (let i = 0; i < 60; i++) {
+      const up = await fetch(BASE).catch(() => null);
+      if (up?.ok) break;
+      await new Promise((done) => setTimeout(done, 250));
+    }
+    const rows = [];
+    for (const task of TASKS) {
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+      await demo(page, task.from);
+      const h = hands(page);
+      await task.does(page, h);
+      rows.push({ bench: `actions: ${task.name}`, actions: h.count(), most: task.most, kept: h.count() <= task.most });
+      await page.close();
+    }
+    return rows;
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}
