@@ -4,7 +4,7 @@ import type { PersonalValues } from '../adjust/adjustment';
 import { type Learner, personalValues } from '../learners/learner';
 import { classOf, type People } from '../learners/people';
 import { type Freezing, freezing } from './freeze';
-import { EVERYBODY, type Frozen, type Given, type HandOut } from './hand-out';
+import { EVERYBODY, type Frozen, type Given, type HandOut, type Line, type Parts } from './hand-out';
 import { recipientsOf } from './recipients';
 import { linesNow } from './rules';
 
@@ -17,6 +17,8 @@ export interface GivenOut {
 /** What of the activity a learner is to get, and with whom. */
 export interface Due {
   readonly versionId: Id | null;
+  /** Pages that come from another version. */
+  readonly parts?: Parts;
   readonly shares?: Id;
   /** What stands in its personal fields. */
   readonly values: PersonalValues;
@@ -31,14 +33,15 @@ export function duesOf(handOut: HandOut, people: People, at: string): (learner: 
         if (!by.has(id)) by.set(id, { versionId: t.versionId, shares: t.id, values: { name: t.name } });
     return (l) => by.get(l.id);
   }
-  const lines = new Map<Id, Id | null>();
-  for (const l of linesNow(handOut, people)) if (!lines.has(l.learnerId)) lines.set(l.learnerId, l.versionId);
+  const lines = new Map<Id, Line>();
+  for (const l of linesNow(handOut, people)) if (!lines.has(l.learnerId)) lines.set(l.learnerId, l);
   return (learner) => {
-    const versionId = lines.get(learner.id);
-    if (versionId === undefined) return undefined;
-    return handOut.way === 'together'
-      ? { versionId, shares: EVERYBODY, values: {} }
-      : { versionId, values: personalValues(learner, classOf(learner.id, people), at) };
+    const line = lines.get(learner.id);
+    if (!line) return undefined;
+    const { versionId, parts } = line;
+    if (handOut.way === 'together') return { versionId, shares: EVERYBODY, values: {} };
+    const values = personalValues(learner, classOf(learner.id, people), at);
+    return { versionId, ...(parts?.length ? { parts } : {}), values };
   };
 }
 
@@ -52,14 +55,15 @@ export function givenTo(
 ): { given: Record<string, Given>; frozen: Frozen[] } {
   if (handOut.kind !== 'work' || !family)
     return { given: Object.fromEntries(learners.map((l) => [l.id, { frozen: '' }])), frozen: [] };
-  const made = new Map<Id | null, Freezing>();
+  const made = new Map<string, Freezing>();
   const given: Record<string, Given> = {};
   const dueTo = duesOf(handOut, people, at);
   for (const learner of learners) {
     const due = dueTo(learner);
     if (!due) continue;
-    let one = made.get(due.versionId);
-    if (!one) made.set(due.versionId, (one = freezing(family, due.versionId, at)));
+    const key = JSON.stringify([due.versionId, due.parts ?? []]);
+    let one = made.get(key);
+    if (!one) made.set(key, (one = freezing(family, due.versionId, at, due.parts)));
     given[learner.id] = { ...one.givenTo(due.values), ...(due.shares ? { shares: due.shares } : {}) };
   }
   const frozen = new Map([...made.values()].map((m) => [m.frozen.id, m.frozen]));

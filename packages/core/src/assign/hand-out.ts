@@ -24,6 +24,8 @@ export const frozenSchema = z.object({
   versionName: z.string(),
   swatch: swatchSchema,
   revision: z.number().int(),
+  /** Pages that are of another version, where a learner has different ones in different parts. */
+  parts: z.array(z.object({ pageId: idSchema, versionId: idSchema.nullable() })).optional(),
   content: contentSchema,
   /** By block id. */
   lineage: z.record(z.string(), z.array(lineageStepSchema)),
@@ -34,10 +36,16 @@ export type Frozen = z.infer<typeof frozenSchema>;
 export const lineSchema = z.object({
   learnerId: idSchema,
   versionId: idSchema.nullable(),
+  /** Pages that come from another version: a learner is not on one level in everything. */
+  parts: z
+    .array(z.object({ pageId: idSchema, versionId: idSchema.nullable() }))
+    .max(200)
+    .optional(),
   /** Id of the rule that gave it; none where it was chosen by hand. */
   rule: idSchema.optional(),
 });
 export type Line = z.infer<typeof lineSchema>;
+export type Parts = NonNullable<Line['parts']>;
 
 /** A hand-out is work, a notice with nothing to answer, or a folder of documents that an audience can always find. */
 export const handOutKindSchema = z.enum(['work', 'notice', 'folder']);

@@ -6,7 +6,7 @@ import type { People } from '../../learners/people';
 import { answerIsEmpty } from '../../work/answer';
 import { type Copy, copyIdOf } from '../../work/copy';
 import { givenTo } from '../give-out';
-import { type Frozen, type FrozenById, frozenFor, type Given, type HandOut, worksOf } from '../hand-out';
+import { type Frozen, type FrozenById, frozenFor, type Given, type HandOut, type Parts, worksOf } from '../hand-out';
 import { changedAfter } from './history';
 
 /** How far the work on a sheet is that another is to be given in place of. */
@@ -83,24 +83,27 @@ export function preparedFor(
   const byId = new Map(people.learners.map((l) => [l.id, l]));
   const works = worksOf(handOut);
   // For those who have one version, it is made once.
-  const versions = new Map<Id | null, { ids: Id[]; frozen: Frozen[]; given: Record<string, Given> }>();
+  const versions = new Map<string, { versionId: Id | null; parts: Parts | undefined; ids: Id[] }>();
   const of = (id: Id) => frozenFor(handOut, known, id);
   for (const key of wanted.keys)
     for (const id of works.get(key) ?? []) {
       const has = known[handOut.given[id]?.frozen ?? ''];
       if (!has) continue;
       const versionId = wanted.versionId === undefined ? has.versionId : wanted.versionId;
-      const group = versions.get(versionId) ?? { ids: [], frozen: [], given: {} };
-      versions.set(versionId, group);
+      // As it is now, the parts that are of other versions stay so.
+      const parts = wanted.versionId === undefined ? has.parts : undefined;
+      const name = JSON.stringify([versionId, parts ?? []]);
+      const group = versions.get(name) ?? { versionId, parts, ids: [] };
+      versions.set(name, group);
       group.ids.push(id);
     }
   const given: Record<string, Given> = {};
   const made: Record<string, Frozen> = {};
-  for (const [versionId, { ids }] of versions) {
+  for (const { versionId, parts, ids } of versions.values()) {
     const plan = {
       ...handOut,
       rules: [],
-      lines: ids.map((learnerId) => ({ learnerId, versionId })),
+      lines: ids.map((learnerId) => ({ learnerId, versionId, ...(parts ? { parts } : {}) })),
       teams: handOut.teams.map((t) => ({ ...t, versionId })),
     };
     const done = givenTo(

@@ -27,9 +27,10 @@ export function checkWhat({ handOut, family, people, audience, now }: CheckConte
     for (const t of handOut.teams) for (const l of audience) if (t.learnerIds.includes(l.id)) give(t.versionId, l);
   if (handOut.way !== 'per-group') {
     const byId = new Map(audience.map((l) => [l.id, l]));
-    for (const { learnerId, versionId } of handOut.lines) {
+    for (const { learnerId, versionId, parts = [] } of handOut.lines) {
       const l = byId.get(learnerId);
-      if (l && !holders.get(versionId)?.includes(l)) give(versionId, l);
+      for (const id of [versionId, ...parts.map((p) => p.versionId)])
+        if (l && !holders.get(id)?.includes(l)) give(id, l);
     }
   }
   const defined = new Set(people.learners.flatMap((l) => Object.keys(l.fields)));

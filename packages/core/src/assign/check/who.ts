@@ -14,6 +14,9 @@ export function checkWho({ handOut, family, people, audience }: CheckContext): F
   const linesBy = new Map<Id, (Id | null)[]>();
   for (const l of handOut.lines) linesBy.set(l.learnerId, [...(linesBy.get(l.learnerId) ?? []), l.versionId]);
   const linesOf = (id: Id) => linesBy.get(id) ?? [];
+  const partsBy = new Map(handOut.lines.map((l) => [l.learnerId, (l.parts ?? []).map((p) => p.versionId)]));
+  /** All versions of which a learner gets something. */
+  const allOf = (id: Id) => [...linesOf(id), ...(partsBy.get(id) ?? [])];
   const versionName = (id: Id | null) =>
     id === null ? 'Master' : (versionOf(family, id)?.name ?? 'A removed version');
   const without = audience.filter((l) => linesOf(l.id).length === 0);
@@ -40,7 +43,9 @@ export function checkWho({ handOut, family, people, audience }: CheckContext): F
       ),
     );
   const gone = new Set(
-    handOut.lines.filter((l) => l.versionId !== null && !versionOf(family, l.versionId)).map((l) => l.learnerId),
+    handOut.lines
+      .filter((l) => [l, ...(l.parts ?? [])].some((x) => x.versionId !== null && !versionOf(family, x.versionId)))
+      .map((l) => l.learnerId),
   );
   if (gone.size)
     out.push(
@@ -61,7 +66,7 @@ export function checkWho({ handOut, family, people, audience }: CheckContext): F
     return owner === id ? chainOf(family, versionId).find((v) => v.learnerId && v.learnerId !== id)?.learnerId : owner;
   };
   for (const l of audience)
-    for (const versionId of linesOf(l.id)) {
+    for (const versionId of new Set(allOf(l.id))) {
       const owner = versionId !== null && versionOf(family, versionId) ? ownerOf(versionId, l.id) : undefined;
       if (!owner) continue;
       const whose = people.learners.find((x) => x.id === owner)?.name ?? 'another learner';
@@ -76,7 +81,7 @@ export function checkWho({ handOut, family, people, audience }: CheckContext): F
         ),
       );
     }
-  const used = new Set(audience.flatMap((l) => linesOf(l.id)));
+  const used = new Set(audience.flatMap((l) => allOf(l.id)));
   const unused = family.versions.filter((v) => !v.learnerId && !used.has(v.id));
   if (unused.length && audience.length)
     out.push(

@@ -146,7 +146,7 @@ export class LookAs {
     const at = this.time() ? new Date(this.time()).toISOString() : this.clock.iso();
     const due = learner && duesOf(plan, this.work.people(), at)(learner);
     if (!family || !due) return null;
-    return { plan, frozen: freezeFor(family, due.versionId, at, due.values), seed };
+    return { plan, frozen: freezeFor(family, due.versionId, at, due.values, due.parts), seed };
   });
   protected readonly sheet = computed(() => {
     const l = this.looked();

@@ -51,7 +51,7 @@ export class PlanAfter {
       const was = frozen[id];
       if (was && !isBehind.has(id)) {
         const there = was.versionId === null || family.versions.some((v) => v.id === was.versionId);
-        isBehind.set(id, there && !isSame(freeze(family, was.versionId, at).content, was.content));
+        isBehind.set(id, there && !isSame(freeze(family, was.versionId, at, was.parts).content, was.content));
       }
       return isBehind.get(id) ? [key] : [];
     });

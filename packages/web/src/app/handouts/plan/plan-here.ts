@@ -11,6 +11,7 @@ import {
   type Learner,
   linesNow,
   NO_DAYS_OFF,
+  type Parts,
   personalVersions,
   type PlanRule,
   recipientsOf,
@@ -23,7 +24,6 @@ import { CLEARLY_BETTER, suggest, type Suggestion } from '@lorvet/core/measures'
 import { Clock } from '../../platform/clock';
 import { PlanWork } from '../../platform/plan-work';
 import { HandOutActions } from '../../store/actions';
-import { Parts } from '../../store/parts';
 import { WorkspaceStore } from '../../store/workspace';
 
 /** From here on, learners times versions, a plan is large. */
@@ -47,6 +47,7 @@ const isSame = (a: LoomRow, b: LoomRow): boolean =>
   a.why === b.why &&
   a.looked === b.looked &&
   a.isOpen === b.isOpen &&
+  a.parts === b.parts &&
   a.versions.length === b.versions.length &&
   a.versions.every((v, i) => v === b.versions[i]);
 
@@ -56,10 +57,11 @@ export class PlanHere {
   private readonly drawn = new Map<Id, LoomRow>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
-  private readonly parts = inject(Parts);
   readonly id = signal('');
   /** The step whose panel is open; null: the one that is next. */
   readonly asked = signal<PlanStep | null>(null);
+  /** The learner whose pages are looked at one by one. */
+  readonly partsOf = signal<Id | null>(null);
 
   readonly people = this.work.people;
   readonly plan = computed<HandOut | undefined>(() => this.work.handOuts()[this.id()]);
@@ -111,15 +113,16 @@ export class PlanHere {
     const late = new Set(this.late().map((l) => l.id));
     const had = Object.entries(plan.given).flatMap(([learnerId, g]) => {
       const f = frozen[g.frozen];
-      return f ? [{ learnerId, versionId: f.versionId }] : [];
+      return f ? [{ learnerId, versionId: f.versionId, ...(f.parts ? { parts: f.parts } : {}) }] : [];
     });
     return [...had, ...linesNow(plan, this.people()).filter((l) => late.has(l.learnerId))];
   });
   readonly versionsOf = computed(() => {
-    const by = new Map<Id, { versions: (Id | null)[]; rule: boolean }>();
+    const by = new Map<Id, { versions: (Id | null)[]; rule: boolean; parts: Parts }>();
     for (const l of this.lines()) {
-      const now = by.get(l.learnerId) ?? { versions: [], rule: false };
+      const now = by.get(l.learnerId) ?? { versions: [], rule: false, parts: [] };
       now.versions.push(l.versionId);
+      if ('parts' in l && l.parts) now.parts = l.parts;
       if ('rule' in l && l.rule) now.rule = true;
       by.set(l.learnerId, now);
     }
@@ -213,7 +216,7 @@ export class PlanHere {
   }
 
   protected rowOf(plan: HandOut, learner: Learner) {
-    const { versions, rule } = this.versionsOf().get(learner.id) ?? { versions: [], rule: false };
+    const { versions, rule, parts } = this.versionsOf().get(learner.id) ?? { versions: [], rule: false, parts: [] };
     const suggestion = this.suggestions().get(learner.id);
     const [current] = versions;
     const differs =
@@ -230,6 +233,7 @@ export class PlanHere {
       why: differs ? suggestion.reasons.join('; ') : '',
       looked: plan.lookedAs.includes(learner.id),
       // Who joined since gets a version, where no rule has one for them.
+      parts: parts.length ? `${parts.length} ${parts.length === 1 ? 'page' : 'pages'} of other versions` : '',
       isOpen: this.isDraft() || !Object.hasOwn(plan.given, learner.id),
     };
   }
@@ -270,6 +274,15 @@ export class PlanHere {
     const lines = [...rest, ...learnerIds.map((learnerId) => ({ learnerId, versionId }))];
     // To choose for who joined since is no change of what was given.
     this.work.dispatch(HandOutActions.planChanged({ handOut: { ...plan, lines }, label: 'give a version' }));
+  }
+
+  /** One learner gets some pages from other versions. */
+  setParts(learnerId: Id, versionId: Id | null, parts: Parts): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const line = { learnerId, versionId, ...(parts.length ? { parts } : {}) };
+    const lines = [...plan.lines.filter((l) => l.learnerId !== learnerId), line];
+    this.change({ lines }, 'versions page by page', `parts ${learnerId}`);
   }
 
   /** Everybody of a part gets a version, also who joins later; what was chosen by hand for them before gives way. */

@@ -255,3 +255,20 @@ describe('a notice', () => {
     ]);
   });
 });
+
+it('a learner gets another version on one page, page by page, and by hand another one whole', async () => {
+  await place.press('Page by page for Jory S.');
+  const [first] = await place.family('puncture').revisions.slice(-1);
+  const page = first?.content.pages[0];
+  await place.choose(/^Page 1/, 'Supported');
+  expect(plan().lines.find((l) => l.learnerId === 'l-jory')).toEqual({
+    learnerId: 'l-jory',
+    versionId: 'pun-core',
+    parts: [{ pageId: page?.id, versionId: 'pun-sup' }],
+  });
+  expect(place.text).toContain('1 page of other versions');
+  await place.press('Done');
+  await place.check(/^Extended for Jory S\./);
+  expect(versionsOf('l-jory')).toEqual(['pun-ext']);
+  expect(place.text).not.toContain('of other versions');
+});

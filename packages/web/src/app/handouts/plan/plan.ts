@@ -24,6 +24,7 @@ import { dayIn, whenIn } from '../../ui/when';
 import { AgainBox } from '../again-box';
 import { Loom } from './loom';
 import { PanelCheck } from './panel-check';
+import { PanelParts } from './panel-parts';
 import { PanelHow } from './panel-how';
 import { PanelWhat } from './panel-what';
 import { PanelWho } from './panel-who';
@@ -67,6 +68,7 @@ const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
     Loom,
     PanelCheck,
     PanelHow,
+    PanelParts,
     PanelWhat,
     PanelWho,
     RouterLink,
@@ -157,6 +159,7 @@ export class Plan {
   }
 
   protected ask(step: PlanStep): void {
+    this.here.partsOf.set(null);
     this.here.asked.set(step);
     this.sheet.set('beside-checks');
   }
