@@ -80,6 +80,36 @@ test('axe finds nothing where something was chosen or opened, in any colours', a
   expect(await faultsInAll(page, 'with the teacher'), 'import').toEqual([]);
 });
 
+test('axe finds nothing in places, in groups, and where another sheet is asked about', async ({ page }) => {
+  test.slow();
+  await openDemo(page, '/hand-outs/h-survey');
+  await page.getByRole('button', { name: 'Extended for everyone' }).click();
+  await page.getByText('12 with answers to questions').waitFor();
+  expect(await faultsInAll(page, 'with the teacher'), 'another sheet').toEqual([]);
+  await page.goto('/bench/puncture');
+  await page.getByRole('link', { name: 'Hand out', exact: true }).click();
+  await page.getByRole('checkbox', { name: /^Heron class/ }).check();
+  await page.getByRole('button', { name: 'Master for everyone' }).click();
+  await page.getByRole('button', { name: /^How/ }).click();
+  await page.getByRole('radio', { name: /^One per group/ }).check();
+  await page.getByRole('button', { name: 'Make 5 groups of 14' }).click();
+  await page.getByText('Everybody is in a group').waitFor();
+  expect(await faultsInAll(page, 'with the teacher'), 'groups').toEqual([]);
+  await page.getByRole('radio', { name: /with a place for each$/ }).check();
+  await page.getByRole('checkbox', { name: /^Everybody can look/ }).check();
+  await page.getByRole('checkbox', { name: /^They may write a few words/ }).check();
+  await page.getByRole('button', { name: /^Give out to/ }).click();
+  await page.getByRole('link', { name: 'Index and places' }).click();
+  await stands(page);
+  expect(await faultsInAll(page, 'with the teacher'), 'index and places').toEqual([]);
+  await sitDown(page, 'Heron class', 'Kerra L.');
+  await page.getByRole('link', { name: /^Start/ }).click();
+  await page.getByRole('button', { name: 'See all places' }).click();
+  await page.getByRole('button', { name: 'Jory S.' }).click();
+  await stands(page);
+  expect(await faultsInAll(page, 'at the desk'), 'an album at the desk').toEqual([]);
+});
+
 test('the desk keeps to AAA, also with more contrast, and wears no dark colours of the teacher’s', async ({ page }) => {
   test.slow();
   const found = () => faultsInAll(page, 'at the desk');

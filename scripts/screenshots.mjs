@@ -32,7 +32,6 @@ const VIEWS = {
     },
   },
   tiers: { path: '/bench/right-bus/tiers', act: (p) => p.getByText('Make 2 versions').waitFor() },
-  history: { path: '/bench/rock-pool/history' },
   'bench-page': {
     path: '/bench/market',
     act: async (p) => {
@@ -68,6 +67,7 @@ const VIEWS = {
   },
   plan: { path: '/hand-outs/h-bike' },
   'hand-outs': { path: '/hand-outs' },
+  calendar: { path: '/hand-outs/calendar' },
   desk: {
     path: '/desk',
     act: async (p) => {
@@ -77,13 +77,27 @@ const VIEWS = {
       await p.getByRole('button', { name: 'Next' }).click();
     },
   },
-  'desk-comfort': {
-    path: '/desk',
+  album: {
+    path: '/bench/market',
     act: async (p) => {
+      await p.getByRole('link', { name: 'Hand out', exact: true }).click();
+      await p.getByRole('checkbox', { name: /^Heron class/ }).check();
+      await p.getByRole('button', { name: 'Master for everyone' }).click();
+      await p.getByRole('button', { name: /^How/ }).click();
+      await p.getByRole('radio', { name: /with a place for each$/ }).check();
+      await p.getByRole('checkbox', { name: /^Everybody can look/ }).check();
+      await p.getByRole('checkbox', { name: /^They may write a few words/ }).check();
+      const why = p.getByLabel(/may stay, because/);
+      if (await why.count()) await why.fill('as agreed');
+      await p.getByRole('button', { name: /^Give out to/ }).click();
+      await p.getByText('All kept').waitFor();
+      await p.goto(p.url().replace(/\/hand-outs.*/, '/desk'));
       await p.getByRole('button', { name: 'Heron class' }).click();
-      await p.getByRole('button', { name: 'Oriel P.' }).click();
-      await p.getByRole('link', { name: /Look/ }).click();
-      await p.getByRole('button', { name: 'Aa Comfort' }).click();
+      await p.getByRole('button', { name: 'Kerra L.' }).click();
+      await p.getByRole('link', { name: /^Start.*Market/ }).click();
+      await p.getByRole('button', { name: 'See all places' }).click();
+      await p.getByRole('button', { name: 'Jory S.' }).click();
+      await p.waitForTimeout(500);
     },
   },
   'desk-pieces': {

@@ -30,7 +30,7 @@ export * from './bank/bank';
 export { type Band, bandsOf, type Recipients, recipientsOf } from './assign/recipients';
 export { type Again, again, type SeriesStep, seriesOf } from './assign/after/again';
 export * from './assign/after/another';
-export { changedAfter } from './assign/after/history';
+export { changedAfter, lastDone, seenBy, undone } from './assign/after/history';
 export { coverage, openFindings } from './assign/check/coverage';
 export { type Beside, type Finding as PlanFinding, type Mend } from './assign/check/finding';
 export * from './assign/dates';

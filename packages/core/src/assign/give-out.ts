@@ -3,6 +3,7 @@ import type { Family } from '../activity/family';
 import type { PersonalValues } from '../adjust/adjustment';
 import { type Learner, personalValues } from '../learners/learner';
 import { classOf, type People } from '../learners/people';
+import { changedAfter } from './after/history';
 import { type Freezing, freezing } from './freeze';
 import { EVERYBODY, type Frozen, type Given, type HandOut, type Line, type Parts } from './hand-out';
 import { recipientsOf } from './recipients';
@@ -87,6 +88,6 @@ export function giveLate(handOut: HandOut, family: Family | undefined, people: P
   const names = late.filter((l) => given[l.id]).map((l) => l.name);
   const says =
     names.length === 1 ? `given to ${names[0]}, who joined since` : `given to ${names.length} who joined since`;
-  const history = names.length ? [...handOut.history, { at, says }] : handOut.history;
-  return { handOut: { ...handOut, given: { ...handOut.given, ...given }, history }, frozen };
+  const all = { given: { ...handOut.given, ...given } };
+  return { handOut: names.length ? changedAfter(handOut, all, at, says) : handOut, frozen };
 }

@@ -143,8 +143,28 @@ export type Given = z.infer<typeof givenSchema>;
 /** What the teacher said to a finding of the check that is no error: why it may stay. */
 export const confirmedSchema = z.object({ key: z.string().max(200), reason: z.string().min(1).max(200) });
 
-/** What was done to a hand-out, in words, with when. */
-export const doneSchema = z.object({ at: z.string().max(40), says: z.string().max(300) });
+/** What was done to a hand-out, in words, with when; and what it was before, for as long as it can be undone. */
+export const doneSchema = z.object({
+  at: z.string().max(40),
+  says: z.string().max(300),
+  back: z
+    .object({
+      /** Fields of the hand-out as they were. */
+      fields: z.record(z.string(), z.unknown()),
+      /** By learner, what they had; null where they had nothing of it. */
+      given: z.record(idSchema, givenSchema.nullable()),
+      /** Goes that another one was asked for, with what had been decided on them. */
+      asked: z.array(
+        z.object({
+          copyId: idSchema,
+          go: z.number().int().min(1),
+          was: z.enum(['another go', 'complete']).nullable(),
+        }),
+      ),
+    })
+    .optional(),
+});
+export type Done = z.infer<typeof doneSchema>;
 
 export const handOutSchema = z.object({
   id: idSchema,
@@ -250,10 +270,12 @@ export function withBlocks(content: Content, blocks: readonly { readonly id: str
 export const givenForGo = (given: Given, go: number): Pick<Given, 'frozen' | 'own'> =>
   given.earlier?.find((e) => go <= e.goes) ?? given;
 
-/** Addresses of all that was ever given of a hand-out, each once. */
-export const frozenIdsOf = (handOut: Pick<HandOut, 'given'>): string[] => [
-  ...new Set(Object.values(handOut.given).flatMap((g) => [g, ...(g.earlier ?? [])].flatMap((x) => x.frozen || []))),
-];
+/** Addresses of all that was ever given of a hand-out, and of what undoing brings back, each once. */
+export function frozenIdsOf(handOut: Pick<HandOut, 'given'> & Partial<Pick<HandOut, 'history'>>): string[] {
+  const before = (handOut.history ?? []).flatMap((d) => Object.values(d.back?.given ?? {}).flatMap((g) => g ?? []));
+  const all = [...Object.values(handOut.given), ...before].flatMap((g) => [g, ...(g.earlier ?? [])]);
+  return [...new Set(all.flatMap((x) => x.frozen || []))];
+}
 
 /** Whose work it is where one piece is for all together. */
 export const EVERYBODY = 'everybody';

@@ -91,9 +91,16 @@ export function mergeCopies(base: Copy | undefined, theirs: Copy, mine: Copy, at
   });
   const remarks = [...(theirs.remarks ?? [])];
   for (const r of mine.remarks ?? []) if (!remarks.some((x) => x.id === r.id)) remarks.push(r);
+  const seenAt = [theirs.seenAt ?? '', mine.seenAt ?? ''].sort()[1];
   const notes = { ...theirs.notes };
   for (const [id, text] of Object.entries(mine.notes ?? {})) if (text !== base?.notes?.[id]) notes[id] = text;
-  return { ...theirs, goes, ...(Object.keys(notes).length ? { notes } : {}), ...(remarks.length ? { remarks } : {}) };
+  return {
+    ...theirs,
+    goes,
+    ...(seenAt ? { seenAt } : {}),
+    ...(Object.keys(notes).length ? { notes } : {}),
+    ...(remarks.length ? { remarks } : {}),
+  };
 }
 
 function mergeGoes(base: Go | undefined, theirs: Go, mine: Go, at: string): Go {

@@ -28,6 +28,8 @@ export const copySchema = z.object({
   /** Key of the hand-out's `frozen`. */
   frozen: z.string().max(64),
   goes: z.array(goSchema),
+  /** When it was last opened at the desk, as an ISO instant. */
+  seenAt: z.string().max(40).optional(),
   /** What was written on sheets of notes, by companion: nobody marks it. */
   notes: z.record(z.string(), z.string().max(20_000)).optional(),
   remarks: z.array(remarkSchema).max(1000).optional(),

@@ -248,6 +248,14 @@ export class DeskSession {
     });
   }
 
+  /** The learner's copy as it is once it was opened: what is changed from now on, they have not seen. */
+  opened(handOutId: string): Copy | undefined {
+    const work = this.slipped(handOutId);
+    if (!work) return undefined;
+    const before = this.store.copies()[this.copyId(handOutId, work)];
+    return { ...this.copy(handOutId, work, before?.goes ?? []), seenAt: this.clock.iso() };
+  }
+
   /** The learner's copy with these answers in its open go; the first go is begun by its first answer. */
   answered(handOutId: string, answers: DeskSheetWork['answers'], submit = false): Copy | undefined {
     const work = this.slipped(handOutId);
@@ -285,7 +293,7 @@ export class DeskSession {
 
   private copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
     const id = this.copyId(handOutId, work);
-    const { remarks, notes } = this.store.copies()[id] ?? {};
+    const { remarks, notes, seenAt } = this.store.copies()[id] ?? {};
     const learnerId = work.shares || this.learnerId();
     return {
       id,
@@ -295,6 +303,7 @@ export class DeskSession {
       goes,
       ...(remarks ? { remarks } : {}),
       ...(notes ? { notes } : {}),
+      ...(seenAt ? { seenAt } : {}),
     };
   }
 

@@ -119,6 +119,15 @@ export class DeskSheet {
       if (this.ready() && !this.work())
         untracked(() => void this.router.navigate(['/desk/work'], { replaceUrl: true }));
     });
+    // Once: it is told that it was opened, with the time.
+    const opening = effect(() => {
+      if (!this.ready() || !this.work()) return;
+      untracked(() => {
+        const copy = this.session.opened(this.handOutId());
+        if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
+        opening.destroy();
+      });
+    });
     sayOnLeaving(() => this.save());
     // It is said here, and not to the teacher who comes after.
     inject(DestroyRef).onDestroy(() => this.full.field.set(null));

@@ -65,7 +65,7 @@ export class WorkTable {
   readonly handOut = computed(() => this.work.handOuts()[this.id()]);
   /** The activities that were given out, each once. */
   private readonly frozen = computed(() =>
-    frozenIdsOf(this.handOut() ?? { given: {} }).flatMap((id) => this.work.frozen()[id] ?? []),
+    frozenIdsOf({ given: this.handOut()?.given ?? {} }).flatMap((id) => this.work.frozen()[id] ?? []),
   );
   readonly family = computed(() => this.work.families()[this.handOut()?.familyId ?? '']);
   readonly columns = computed(() => {

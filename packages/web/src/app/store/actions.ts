@@ -143,6 +143,8 @@ export const HandOutActions = createActionGroup({
      * under whose keys the work is kept.
      */
     'Given another': props<{ id: Id; keys: readonly Id[]; versionId?: Id | null; says: string; stamp: Stamped }>(),
+    /** The newest thing that was done to it after it was given is undone. */
+    'Last undone': props<{ id: Id; stamp: Stamped }>(),
     'School days saved': props<{ days: SchoolDays }>(),
   },
 });

@@ -4,11 +4,14 @@ import {
   giveAnother,
   giveLate,
   giveOut,
+  lastDone,
   NEW_CLASS,
   NEW_GROUP,
   peopleIn,
   preparedFor,
   type Response,
+  responseTo,
+  undone,
 } from '@lorvet/core';
 import { many } from '../platform/many';
 import {
@@ -224,12 +227,31 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       const prepared = preparedFor(handOut, family, peopleIn(w, stamp.at), w.frozen, w.copies, wanted, stamp.at);
       const give = versionId === undefined ? correct : giveAnother;
       const given = give(handOut, prepared, w.copies, stamp.at, says);
-      put(doc, 'handOuts', given.handOut);
+      const asked = given.asked.map(({ copyId, go }) => ({
+        copyId,
+        go,
+        was: responseTo(w.markings[copyId], go)?.decision ?? null,
+      }));
+      const history = given.handOut.history.map((d, i, all) =>
+        i === all.length - 1 && d.back ? { ...d, back: { ...d.back, asked } } : d,
+      );
+      put(doc, 'handOuts', { ...given.handOut, history });
       for (const frozen of given.frozen) put(doc, 'frozen', frozen);
       for (const { copyId, go } of given.asked)
         respond(doc, copyId, go, { decision: 'another go', decidedAt: stamp.at });
     },
     label: (a) => (a.versionId === undefined ? 'send a correction' : 'give another version'),
+  }),
+  edit(HandOutActions.lastUndone, {
+    run: (doc, { id, stamp }) => {
+      const handOut = plain(doc).handOuts[id];
+      const done = handOut && lastDone(handOut);
+      if (!handOut || !done) return;
+      put(doc, 'handOuts', undone(handOut, stamp.at));
+      for (const { copyId, go, was } of done.back?.asked ?? [])
+        respond(doc, copyId, go, { decision: was, ...(was ? {} : { decidedAt: null }) });
+    },
+    label: () => 'undo what was done to a hand-out',
   }),
   edit(HandOutActions.schoolDaysSaved, {
     run: (doc, { days }) => put(doc, 'calendars', days),

@@ -42,6 +42,7 @@ export interface PlaceName {
     }
     .btn {
       width: 100%;
+      height: 100%;
       display: grid;
       justify-items: start;
       justify-content: start;

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { copyIdOf, type HandOut } from '@lorvet/core';
+import { type Copy, copyIdOf, type HandOut } from '@lorvet/core';
 import { DemoPlace } from '../../testing/demo-place';
 import { Plan } from './plan';
 
@@ -40,6 +40,29 @@ describe('after giving out', () => {
     expect(place.text).toContain('taken away from Jory S.');
     await place.undo();
     expect(versionOf('l-jory')).toBe('rp-core');
+  });
+
+  it('is undone from its history, also after a reload, until a learner has opened it', async () => {
+    await place.press('Extended for everyone');
+    await place.press(/^Give it to all/);
+    const later = place.work.doc();
+    place = await DemoPlace.open(Plan, {
+      inputs: { id: 'h-survey' },
+      change: (w) => ({ ...w, ...later, assets: w.assets }),
+    });
+    await place.press(/^Undo: Extended given to/);
+    expect([versionOf('l-jory'), decision('l-jory')]).toEqual(['rp-core', 'complete']);
+    const id = copyIdOf('h-survey', 'l-jory');
+    place = await DemoPlace.open(Plan, {
+      inputs: { id: 'h-survey' },
+      change: (w) => ({
+        ...w,
+        ...later,
+        assets: w.assets,
+        copies: { ...later.copies, [id]: { ...(later.copies[id] as Copy), seenAt: '2099-01-01T00:00:00.000Z' } },
+      }),
+    });
+    expect(place.text).toContain('seen by 1 learner since');
   });
 
   it('answers come out at a word', async () => {

@@ -5,7 +5,9 @@ import {
   freeze,
   type Id,
   isSafe,
+  lastDone,
   preparedFor,
+  seenBy,
   type Wanted,
   workKeyOf,
   worksOf,
@@ -26,11 +28,16 @@ export class PlanAfter {
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly parts = inject(Parts);
+  /** What was done last since it was given out, and can be undone. */
+  readonly last = computed(() => {
+    const plan = this.here.plan();
+    return plan && plan.state !== 'draft' ? lastDone(plan) : undefined;
+  });
   /** Another sheet that is thought about: what it would mean is said before it is given. */
   readonly asked = signal<Wanted | null>(null);
   /** Whether all work on the hand-out is here: only then it is known what it would mean. */
   readonly isReady = this.parts.hold(
-    () => (this.asked() ? this.here.id() : null),
+    () => (this.asked() || this.last() ? this.here.id() : null),
     (id, want) => wantWork(id, want, this.work.doc),
   );
 
@@ -65,6 +72,18 @@ export class PlanAfter {
     const prepared = preparedFor(plan, family, this.here.people(), frozen(), copies(), asked, this.clock.today());
     return prepared.map((p) => p.exchange);
   });
+
+  /** How many have opened their work since what was done last: it is too late then. */
+  readonly seen = computed(() => {
+    const [plan, last] = [this.here.plan(), this.last()];
+    return plan && last && this.isReady() ? seenBy(plan, last, this.work.copies()).length : 0;
+  });
+
+  undoLast(): void {
+    const plan = this.here.plan();
+    if (plan && this.last() && this.seen() === 0)
+      this.work.dispatch(HandOutActions.lastUndone({ id: plan.id, stamp: this.work.stamp() }));
+  }
 
   /** Asks what it would mean that these learners get a version. */
   ask(learnerIds: readonly Id[], versionId: Id | null): void {
