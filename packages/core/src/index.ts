@@ -38,6 +38,7 @@ export { type Finding, lookOver } from './assign/look-over';
 export { freeze, freezeFor } from './assign/freeze';
 export { keysFor } from './assign/learner-sheet';
 export { companionsFor } from './assign/slip';
+export { activityBeside, withActivities } from './assign/companions';
 export * from './assign/teams';
 export * from './assign/ways';
 export { duesOf, giveLate, giveOut, joinedSince } from './assign/give-out';

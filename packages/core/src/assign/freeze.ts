@@ -140,3 +140,9 @@ export function freezeFor(
   const one = freezing(family, versionId, at, parts);
   return withOwn(one.frozen, one.givenTo(learner));
 }
+
+/** A version held fast for whoever gets it: what is personal in it says nothing of anybody. */
+export function freezeForAll(family: Family, versionId: Id | null, at: string): Frozen {
+  const { id: _, ...held } = freezeFor(family, versionId, at, {});
+  return { id: contentAddress(held), ...held };
+}

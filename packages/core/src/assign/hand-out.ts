@@ -103,6 +103,14 @@ export const companionSchema = z.discriminatedUnion('is', [
   z.object({ ...companionBase, is: z.literal('page'), text: z.string().max(20_000) }),
   /** A sheet to write on that nobody marks. */
   z.object({ ...companionBase, is: z.literal('notes') }),
+  /** Another activity, to look things up in; `frozen` is the address of what was given, empty until then. */
+  z.object({
+    ...companionBase,
+    is: z.literal('activity'),
+    familyId: idSchema,
+    versionId: idSchema.nullable(),
+    frozen: z.string().max(64).default(''),
+  }),
   /** Spoken instructions. */
   z.object({ ...companionBase, is: z.literal('spoken'), assetId: z.string().max(80) }),
   /** Words for those at home. */
@@ -271,10 +279,13 @@ export const givenForGo = (given: Given, go: number): Pick<Given, 'frozen' | 'ow
   given.earlier?.find((e) => go <= e.goes) ?? given;
 
 /** Addresses of all that was ever given of a hand-out, and of what undoing brings back, each once. */
-export function frozenIdsOf(handOut: Pick<HandOut, 'given'> & Partial<Pick<HandOut, 'history'>>): string[] {
+export function frozenIdsOf(
+  handOut: Pick<HandOut, 'given'> & Partial<Pick<HandOut, 'history' | 'companions'>>,
+): string[] {
   const before = (handOut.history ?? []).flatMap((d) => Object.values(d.back?.given ?? {}).flatMap((g) => g ?? []));
   const all = [...Object.values(handOut.given), ...before].flatMap((g) => [g, ...(g.earlier ?? [])]);
-  return [...new Set(all.flatMap((x) => x.frozen || []))];
+  const beside = (handOut.companions ?? []).flatMap((c) => (c.is === 'activity' ? c.frozen : []));
+  return [...new Set([...all.map((x) => x.frozen), ...beside].filter(Boolean))];
 }
 
 /** Whose work it is where one piece is for all together. */

@@ -21,9 +21,9 @@ export const NOTHING_SAID: Said = { decisions: {}, comment: '', comments: {} };
 /** Further material as a learner may see it. */
 export const slippedCompanionSchema = z.strictObject({
   id: idSchema,
-  is: z.enum(['file', 'link', 'page', 'notes', 'spoken', 'family']),
+  is: z.enum(['activity', 'file', 'link', 'page', 'notes', 'spoken', 'family']),
   title: z.string(),
-  /** An address of the web, words, or the id of a file; empty for a sheet of notes. */
+  /** An address of the web, words, the id of a file, or the address of a sheet; empty for a sheet of notes. */
   holds: z.string(),
 });
 export type SlippedCompanion = z.infer<typeof slippedCompanionSchema>;
@@ -136,6 +136,8 @@ export function companionsFor(companions: readonly Companion[]): SlippedCompanio
       const address = safeAddress(c.address);
       return address ? [{ id: c.id, is: c.is, title: c.title, holds: address.href }] : [];
     }
+    // Until it is given, there is no sheet of it.
+    if (c.is === 'activity') return c.frozen ? [{ id: c.id, is: c.is, title: c.title, holds: c.frozen }] : [];
     const holds = c.is === 'notes' ? '' : 'assetId' in c ? c.assetId : c.text;
     return [{ id: c.id, is: c.is, title: c.title, holds }];
   });

@@ -93,6 +93,10 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     const nameOf = (l: string) => (w.learners[l] as Learner | undefined)?.name ?? '';
     if (shown?.place || then?.place)
       out.push({ in: 'albums', id, put: shown ? albumOf(shown, w.learners, w.frozen) : null });
+    for (const c of shown?.companions ?? []) {
+      const beside = c.is === 'activity' ? (w.frozen[c.frozen] as Frozen | undefined) : undefined;
+      if (beside) sheetOf(beside);
+    }
     for (const learnerId of new Set([...Object.keys(then?.given ?? {}), ...Object.keys(shown?.given ?? {})])) {
       const given = shown?.given[learnerId];
       const frozen = given && (w.frozen[given.frozen] as Frozen | undefined);

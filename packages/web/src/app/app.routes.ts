@@ -207,6 +207,12 @@ export const routes: Routes = [
     loadComponent: () => import('./desk/sheet').then((m) => m.DeskSheet),
   },
   {
+    path: 'desk/work/:handOutId/with/:companionId',
+    canActivate: [started, named, handing],
+    title: 'To look at',
+    loadComponent: () => import('./desk/beside').then((m) => m.DeskBeside),
+  },
+  {
     path: 'desk/work/:handOutId/places',
     canActivate: [started, named, handing],
     title: 'Everybody’s places',

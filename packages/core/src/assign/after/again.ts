@@ -29,6 +29,8 @@ function plannedOf(handOut: HandOut): Planned {
     ...{ kind, familyId, title, way, note, classIds, groupIds, learnerIds, audienceIds, leftOutIds },
     ...{ lines, rules, teams, companions, unit, objectiveIds, points, category, goes },
     ...{ opensAt, dueAt, closesAt, answersAt, zone, ownDates },
+    // An activity beside it is held fast anew when it is given.
+    companions: companions.map((c) => (c.is === 'activity' ? { ...c, frozen: '' } : c)),
     // What learners wrote to each other's places is their work.
     place: place && { ...place, remarks: [] },
   };

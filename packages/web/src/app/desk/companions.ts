@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import type { SlippedCompanion } from '@lorvet/core/desk';
 import { CompanionFile } from './companion-file';
 
 /** What goes with a piece of work or a notice: files, recordings, addresses to follow, words to read, sheets for notes. */
 @Component({
   selector: 'lv-companions',
-  imports: [CompanionFile],
+  imports: [CompanionFile, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (shown().length) {
@@ -15,6 +16,13 @@ import { CompanionFile } from './companion-file';
             @switch (c.is) {
               @case ('link') {
                 <a [href]="c.holds" target="_blank" rel="noopener noreferrer">{{ c.title }}</a>
+              }
+              @case ('activity') {
+                @if (of()) {
+                  <a [routerLink]="['/desk/work', of(), 'with', c.id]">{{ c.title }}, to look at</a>
+                } @else {
+                  <span>{{ c.title }}, to look at</span>
+                }
               }
               @case ('file') {
                 <lv-companion-file [assetId]="c.holds" [title]="c.title" />
@@ -83,6 +91,8 @@ import { CompanionFile } from './companion-file';
 })
 export class Companions {
   readonly list = input.required<readonly SlippedCompanion[]>();
+  /** The hand-out that they go with; empty where it is only looked at. */
+  readonly of = input('');
   /** What was written on sheets of notes; null where they cannot be written on here. */
   readonly notes = input<Readonly<Record<string, string>> | null>(null);
   readonly noted = output<{ id: string; text: string }>();

@@ -186,6 +186,17 @@ describe('work that several do together, and places', () => {
     expect(second?.goes.at(-1)?.by).toEqual({ 'rp-q3': 'l-jory', 'rp-q4': 'l-kerra' });
   });
 
+  it('a sheet for notes beside it is the learner’s own, and no go begins by it', async () => {
+    const notes = { id: 'c1', is: 'notes' as const, title: 'Notes' };
+    const desk = await sit('l-corin', as({ companions: [notes] }));
+    expect(desk.of('h-survey')?.companions).toMatchObject([{ is: 'notes' }]);
+    const copy = desk.noted('h-survey', 'c1', 'My own words');
+    expect(copy).toMatchObject({ goes: [], notes: { c1: 'My own words' } });
+    const again = await sit('l-corin', (w) => withCopy(copy as Copy)(as({ companions: [notes] })(w)));
+    expect(again.of('h-survey')).toMatchObject({ state: 'to start', notes: { c1: 'My own words' } });
+    expect(again.answered('h-survey', { 'rp-q3': text('rain') })?.notes).toEqual({ c1: 'My own words' });
+  });
+
   const place = { pageIds: ['rp-p2'], names: true, isOpen: true, comments: true, remarks: [] };
   it('in open places the others’ pages are seen, and a word to them waits for the teacher', async () => {
     const copy: Copy = {

@@ -101,9 +101,19 @@ export class DeskSession {
         const work = this.slipped(id);
         if (!work) return;
         const isOut = work.answersAt !== null && work.answersAt <= this.clock.minute();
-        if (!work.sheet) return;
+        if (!work.sheet) {
+          await want(
+            'sheets',
+            work.companions.flatMap((c) => (c.is === 'activity' ? c.holds : [])),
+          );
+          return;
+        }
         await Promise.all([
-          want('sheets', [work.sheet, ...work.earlier.map((e) => e.sheet)]),
+          want('sheets', [
+            work.sheet,
+            ...work.earlier.map((e) => e.sheet),
+            ...work.companions.flatMap((c) => (c.is === 'activity' ? c.holds : [])),
+          ]),
           want('copies', [this.copyId(id, work)]),
           isOut ? want('keys', [work.sheet]) : null,
         ]);
@@ -147,6 +157,15 @@ export class DeskSession {
     const go = this.store.copies()[copyId]?.goes.at(-1);
     const pages = pagesFor(sheet, place.own, `${copyId}.${go?.n ?? 1}`).filter((p) => album.pageIds.includes(p.id));
     return { pages, answers: go?.answers ?? {} };
+  }
+
+  /** An activity that goes with a piece of work: a sheet to look at. */
+  beside(handOutId: string, companionId: string): LearnerPackage | undefined {
+    const work = this.slipped(handOutId);
+    const one = work?.companions.find((c) => c.id === companionId && c.is === 'activity');
+    const sheet = one && this.store.index().sheets[one.holds];
+    if (!work || !one || !sheet) return undefined;
+    return { ...packageOf(handOutId, { ...work, own: [] }, sheet), title: one.title, note: '', way: 'to-read' };
   }
 
   /** The learner's copy with what they wrote on a sheet of notes. */

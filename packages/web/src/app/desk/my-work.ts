@@ -57,7 +57,7 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
               @if (w.state === 'another go' && w.work.said.comment; as word) {
                 <p class="word">Your teacher says: {{ word }}</p>
               }
-              <lv-companions [list]="w.work.companions" />
+              <lv-companions [of]="w.id" [list]="w.work.companions" />
               <a class="btn main" [routerLink]="['/desk/work', w.id]"
                 >{{ press(w) }}<span class="sr">: {{ w.work.title }}</span></a
               >
@@ -80,7 +80,7 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
             @if (n.work.note) {
               <p class="said">{{ n.work.note }}</p>
             }
-            <lv-companions [list]="n.work.companions" />
+            <lv-companions [of]="n.id" [list]="n.work.companions" />
           </section>
         }
         @for (part of parts(); track part.name) {
@@ -96,7 +96,7 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
                       {{ w.work.way === 'to-read' ? 'To read' : says[w.state].state
                       }}{{ part.isOpen && w.work.dueAt ? ' · due ' + soon(w.work.dueAt) : '' }}
                     </p>
-                    <lv-companions [list]="w.work.companions" />
+                    <lv-companions [of]="w.id" [list]="w.work.companions" />
                     @if (w.state === 'complete' && w.work.said.comment; as word) {
                       <p class="word">Your teacher says: {{ word }}</p>
                     }

@@ -131,7 +131,8 @@ export const LearnersActions = createActionGroup({
 export const HandOutActions = createActionGroup({
   source: 'Hand-outs',
   events: {
-    'Plan changed': props<{ handOut: HandOut; label: string; mergeKey?: string }>(),
+    /** `at` where something of it is to be held fast at once: it was given. */
+    'Plan changed': props<{ handOut: HandOut; label: string; mergeKey?: string; at?: string }>(),
     /** Plans that are made together, in one step. */
     'Plans made': props<{ handOuts: readonly HandOut[]; label: string }>(),
     /** With the reasons for which warnings may stay. */

@@ -12,6 +12,7 @@ import {
   type Response,
   responseTo,
   undone,
+  withActivities,
 } from '@lorvet/core';
 import { many } from '../platform/many';
 import {
@@ -177,7 +178,11 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
 
   edit(HandOutActions.planChanged, {
-    run: (doc, { handOut }) => put(doc, 'handOuts', handOut),
+    run: (doc, { handOut, at }) => {
+      const held = handOut.state === 'given' && at ? withActivities(handOut, plain(doc).families, at) : null;
+      put(doc, 'handOuts', held?.handOut ?? handOut);
+      for (const frozen of held?.frozen ?? []) put(doc, 'frozen', frozen);
+    },
     label: (a) => a.label,
     mergeKey: (a) => a.mergeKey,
   }),
@@ -195,9 +200,10 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       if (!plan || (plan.kind === 'work' && !family)) return;
       const keys = new Set(confirmed.map((c) => c.key));
       const handOut = { ...plan, confirmed: [...plan.confirmed.filter((c) => !keys.has(c.key)), ...confirmed] };
-      const given = giveOut(handOut, family, peopleIn(w, stamp.at), stamp.at);
+      const beside = withActivities(handOut, w.families, stamp.at);
+      const given = giveOut(beside.handOut, family, peopleIn(w, stamp.at), stamp.at);
       put(doc, 'handOuts', given.handOut);
-      for (const frozen of given.frozen) put(doc, 'frozen', frozen);
+      for (const frozen of [...given.frozen, ...beside.frozen]) put(doc, 'frozen', frozen);
       for (const id of handOut.audienceIds) {
         const audience = doc.audiences[id];
         if (audience) audience.usedAt = stamp.at;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Companion, safeAddress } from '@lorvet/core';
+import { activityBeside, type Companion, safeAddress } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
@@ -8,6 +8,7 @@ import { Clock } from '../../platform/clock';
 import { readMedia, readPicture } from '../../platform/files';
 import type { KeptAsset } from '../../platform/storage/kept-asset';
 import { BenchActions } from '../../store/actions';
+import { Parts } from '../../store/parts';
 import { WorkspaceStore } from '../../store/workspace';
 import { Take } from '../../ui/blocks/take';
 import { FileButton } from '../../ui/file-button';
@@ -106,6 +107,17 @@ const KINDS = [
           <lv-option [value]="k[0]" [label]="k[1]" />
         }
       </lv-select>
+      <lv-select
+        label="Another activity"
+        hideLabel
+        placeholder="Another activity, to look at …"
+        value=""
+        (chosen)="beside($event)"
+      >
+        @for (f of families(); track f.id) {
+          <lv-option [value]="f.id" [label]="f.title" />
+        }
+      </lv-select>
       @if (wrong()) {
         <p class="small wrong" role="alert">{{ wrong() }}</p>
       }
@@ -138,8 +150,11 @@ export class PlanCompanions {
   readonly changed = output<readonly Companion[]>();
   private readonly clock = inject(Clock);
   private readonly work = inject(WorkspaceStore);
+  private readonly parts = inject(Parts);
+  protected readonly families = this.work.familyHeads;
   protected readonly SAYS: Readonly<Record<string, string>> = {
-    file: 'a file',
+    activity: 'An activity, to look at: its master as it is when it is given.',
+    file: 'A file.',
     notes: 'A sheet for notes, that nobody marks.',
     spoken: 'A recording.',
     family: 'For those at home.',
@@ -187,6 +202,16 @@ export class PlanCompanions {
     const one = { id: this.clock.newId(), title };
     if (kind === 'spoken') this.recording.set(true);
     else this.changed.emit([...this.list(), kind === 'notes' ? { ...one, is: kind } : { ...one, is: kind, text: '' }]);
+  }
+
+  /** Another activity, of which the whole master is seen; it is held fast when it is given. */
+  protected async beside(familyId: string): Promise<void> {
+    if (!familyId) return;
+    await this.parts.during(async (want) => {
+      await want('families', [familyId]);
+      const family = this.work.families()[familyId];
+      if (family) this.changed.emit([...this.list(), activityBeside(this.clock.newId(), family)]);
+    });
   }
 
   /** A picture, sound, video or PDF. */

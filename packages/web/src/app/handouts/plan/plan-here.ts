@@ -244,7 +244,7 @@ export class PlanHere {
     const handOut = this.isDraft()
       ? { ...plan, ...patch }
       : changedAfter(plan, patch, this.clock.iso(), `${label} changed`);
-    const action = { handOut, label };
+    const action = { handOut, label, at: this.clock.iso() };
     this.work.dispatch(HandOutActions.planChanged(mergeKey === undefined ? action : { ...action, mergeKey }));
   }
 

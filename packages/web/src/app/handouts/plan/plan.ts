@@ -112,6 +112,10 @@ export class Plan {
       await wantGiven(id, want, this.work.doc);
       const plan = this.work.handOuts()[id];
       if (plan?.familyId) await wantFamily(plan.familyId, want, this.work.doc);
+      await want(
+        'families',
+        (plan?.companions ?? []).flatMap((c) => (c.is === 'activity' ? c.familyId : [])),
+      );
     },
   );
   protected readonly canGive = computed(

@@ -1,0 +1,42 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { Focused } from '../ui/focused';
+import { DeskSession } from './desk-session';
+import { SheetView } from './sheet-view';
+
+/** An activity that goes with a piece of work or a notice, to look at. */
+@Component({
+  selector: 'lv-desk-beside',
+  imports: [Focused, RouterLink, SheetView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (sheet(); as s) {
+      <lv-sheet-view
+        [sheet]="s"
+        [comfort]="session.comfort()"
+        [locked]="true"
+        [name]="session.learner()?.name ?? ''"
+        status="To look at"
+        (left)="leave()"
+      />
+    } @else if (ready()) {
+      <main>
+        <h1 lvFocused>This is not here any more</h1>
+        <p><a class="btn" routerLink="/desk/work">My work</a></p>
+      </main>
+    }
+  `,
+  styleUrl: './desk.css',
+})
+export class DeskBeside {
+  readonly handOutId = input.required<string>();
+  readonly companionId = input.required<string>();
+  protected readonly session = inject(DeskSession);
+  private readonly router = inject(Router);
+  protected readonly ready = this.session.hold(() => this.handOutId());
+  protected readonly sheet = computed(() => this.session.beside(this.handOutId(), this.companionId()));
+
+  protected leave(): void {
+    void this.router.navigate(['/desk/work']);
+  }
+}

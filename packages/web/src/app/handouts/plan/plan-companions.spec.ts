@@ -1,0 +1,45 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import type { HandOut } from '@lorvet/core';
+import { DemoPlace } from '../../testing/demo-place';
+import { FieldHarness } from '../../testing/harnesses';
+import { Plan } from './plan';
+
+let place: DemoPlace<Plan>;
+const plan = () => place.work.handOuts()['h-bike'] as HandOut;
+
+beforeEach(async () => {
+  place = await DemoPlace.open(Plan, { inputs: { id: 'h-bike', step: 'what' } });
+});
+
+describe('what goes with a hand-out', () => {
+  it('a sheet for notes, words and another activity come to the desk', async () => {
+    await place.choose('Something else', /^a sheet for notes/);
+    await place.choose('Something else', /^words to read/);
+    await place.choose('Another activity', 'Catching the right bus');
+    await place.rest();
+    expect(plan().companions.map((c) => c.is)).toEqual(['notes', 'page', 'activity']);
+    await place.press(/^Accept 7 suggestions/);
+    if (await place.has(FieldHarness, /may stay, because$/)) await place.type(/may stay, because$/, 'as agreed');
+    await place.press(/^Schedule for/);
+    expect(plan().state).toBe('given');
+    const [, , activity] = plan().companions;
+    expect(place.work.frozen()[activity && 'frozen' in activity ? activity.frozen : '']?.familyId).toBe('right-bus');
+    const there = place.work.index().slips['l-jory']?.works['h-bike']?.companions ?? [];
+    expect(there.map((c) => c.is)).toEqual(['notes', 'page', 'activity']);
+  });
+
+  it('addresses are pasted several at once; one that is none is refused with its words', async () => {
+    await place.send('Address that goes with it', 'https://tides.example/a https://quay.example/b');
+    expect(plan().companions.map((c) => c.title)).toEqual(['tides.example', 'quay.example']);
+    await place.send('Address that goes with it', 'https://tides.example/c nonsense');
+    expect(place.text).toContain('“nonsense” is no address of the web');
+  });
+
+  it('is filed under a unit and a category, with its objectives, and given without points', async () => {
+    await place.write('Unit', 'Wheels');
+    await place.write('Category', 'practice');
+    await place.check('Points are given');
+    expect(plan()).toMatchObject({ unit: 'Wheels', category: 'practice', points: false });
+    expect(place.work.handOutHeadsById()['h-bike']).toMatchObject({ unit: 'Wheels', category: 'practice' });
+  });
+});
