@@ -65,6 +65,10 @@ describe('coverage', () => {
     ).toBeUndefined();
   });
 
+  it('of an activity that was removed there is nothing to give', () => {
+    expect(coverage(survey, undefined, people, NOW)).toMatchObject([{ code: 'no-activity', level: 'mend' }]);
+  });
+
   it('finds a question that says its own answer', () => {
     const told = {
       ...pool,

@@ -19,7 +19,8 @@ export type Mend =
   | 'upkeep'
   | 'bench'
   | 'card'
-  | 'title';
+  | 'title'
+  | 'keeping';
 
 /** What is found about a plan. An error must be put right before giving out; a warning may stay, with a reason; a note only says. */
 export interface Finding {

@@ -19,7 +19,17 @@ const isFill = (a: Adjustment): a is PersonalFields => a.kind === 'personal-fiel
 
 /** What is given, version by version: that there is something, that it says nothing it should not, that it is up to date. */
 export function checkWhat({ handOut, family, people, audience, now }: CheckContext): Finding[] {
-  if (!family || handOut.kind !== 'work') return [];
+  if (handOut.kind !== 'work') return [];
+  if (!family)
+    return [
+      finding(
+        'mend',
+        'no-activity',
+        'keeping',
+        'Its activity was removed',
+        'It waits under Keeping, and can be put back. Until then there is nothing to give.',
+      ),
+    ];
   const out: Finding[] = [];
   const holders = new Map<Id | null, Learner[]>();
   const give = (versionId: Id | null, l: Learner) => holders.set(versionId, [...(holders.get(versionId) ?? []), l]);

@@ -168,7 +168,7 @@ describe('work that several do together, and places', () => {
     const h = survey(w);
     return { ...w, copies: {}, markings: {}, handOuts: { ...w.handOuts, 'h-survey': { ...h, ...patch } } };
   };
-  const perGroup = (w: Workspace) => {
+  const inGroups = (w: Workspace) => {
     const { given } = survey(w);
     const shared = SHARED.of.map((id) => [id, { frozen: given[id]?.frozen ?? '', shares: SHARED.team }] as const);
     const teams = [{ id: SHARED.team, name: 'Terns', learnerIds: SHARED.of, versionId: null }];
@@ -176,11 +176,11 @@ describe('work that several do together, and places', () => {
   };
 
   it('is written in one copy, with who wrote what', async () => {
-    const desk = await sit('l-jory', perGroup);
+    const desk = await sit('l-jory', inGroups);
     expect(desk.of('h-survey')).toMatchObject({ team: 'Terns', mates: ['Kerra L.'] });
     const first = desk.answered('h-survey', { 'rp-q3': text('rain') });
     expect(first).toMatchObject({ id: 'h-survey.terns', learnerId: 'terns' });
-    const other = await sit('l-kerra', (w) => withCopy(first as Copy)(perGroup(w)));
+    const other = await sit('l-kerra', (w) => withCopy(first as Copy)(inGroups(w)));
     expect(other.of('h-survey')).toMatchObject({ state: 'working', answers: { 'rp-q3': text('rain') } });
     const second = other.answered('h-survey', { 'rp-q3': text('rain'), 'rp-q4': text('sun') });
     expect(second?.goes.at(-1)?.by).toEqual({ 'rp-q3': 'l-jory', 'rp-q4': 'l-kerra' });

@@ -21,7 +21,7 @@ export function atTime(plan: HandOut, learner: Learner, now: string, days: Param
   const isOpen = !opensAt || opensAt <= now;
   const isClosed = !!closesAt && closesAt <= now;
   const isOut = !!plan.answersAt && plan.answersAt <= now;
-  const due = dueAt ? `due ${whenIn(dueAt)}${why ? ` (${why})` : ''}` : 'no due date';
+  const due = dueAt ? `due ${whenIn(dueAt)}${why ? ` (${why})` : ''}` : 'due any time';
   const says = !isOpen
     ? `Not on the desk yet: it opens ${whenIn(opensAt ?? '')}.`
     : isClosed

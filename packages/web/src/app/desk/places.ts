@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { Keeper } from '../platform/storage/keeper';
 import { DeskActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { LaidPage } from '../ui/blocks/laid-page';
@@ -37,6 +38,11 @@ import { DeskSession } from './desk-session';
             }
             @for (r of waiting(); track r.id) {
               <p class="word waits"><strong>You, for your teacher to read first:</strong> {{ r.text }}</p>
+            }
+            @if (keeper.failed()) {
+              <p class="word" role="alert">
+                <strong>What you wrote is not saved yet.</strong> Keep this page open and tell your teacher.
+              </p>
             }
             @if (a.comments && at() !== mine()) {
               <form class="row" (submit)="$event.preventDefault(); say(w)">
@@ -108,6 +114,7 @@ export class DeskPlaces {
   readonly handOutId = input.required<string>();
   protected readonly session = inject(DeskSession);
   private readonly store = inject(WorkspaceStore);
+  protected readonly keeper = inject(Keeper);
   protected readonly mine = computed(() => this.session.learner()?.id ?? '');
   /** The place that is shown: one's own at first. */
   protected readonly at = linkedSignal(() => this.mine());

@@ -65,7 +65,8 @@ export class HandOutCalendar {
   protected readonly VIEWS = VIEWS;
   protected readonly STATES = STATES;
   protected readonly people = this.work.people;
-  protected readonly view = signal<string>('dayGridMonth');
+  /** A month does not fit a phone. */
+  protected readonly view = signal<string>(innerWidth < 700 ? 'listMonth' : 'dayGridMonth');
   /** What is shown, in words: “November 2026”. */
   protected readonly title = signal('');
   protected readonly sought = signal('');

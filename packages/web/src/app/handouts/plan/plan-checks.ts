@@ -25,7 +25,9 @@ export class PlanChecks {
   readonly isChecked = computed(() => !this.here.isLarge() || this.checked()?.of === this.here.plan());
   readonly checks = computed<readonly PlanFinding[]>(() => {
     const plan = this.here.plan();
-    if (!plan || !this.here.isDraft() || (plan.kind === 'work' && !this.here.family())) return [];
+    if (!plan || !this.here.isDraft()) return [];
+    // It is on its way; one that is not there any more is a finding.
+    if (!this.here.family() && this.work.familyHeadsById()[plan.familyId]) return [];
     if (this.here.isLarge()) return this.checked()?.found ?? [];
     return coverage(plan, this.here.family(), this.here.people(), this.clock.local(), {
       days: this.here.days(),

@@ -272,3 +272,15 @@ it('a learner gets another version on one page, page by page, and by hand anothe
   expect(versionsOf('l-jory')).toEqual(['pun-ext']);
   expect(place.text).not.toContain('of other versions');
 });
+
+it('a plan whose activity was removed says so, and gives nothing', async () => {
+  place = await DemoPlace.open(Plan, {
+    inputs: { id: 'h-bike' },
+    change: (w) => ({
+      ...w,
+      families: Object.fromEntries(Object.entries(w.families).filter(([id]) => id !== 'puncture')),
+    }),
+  });
+  expect(place.text).toContain('Its activity was removed');
+  expect(await (await place.button(/^Schedule for/)).isDisabled()).toBe(true);
+});

@@ -11,6 +11,7 @@ import { NumberField } from '../../ui/controls/number';
 import { SELECT } from '../../ui/controls/select';
 import { Several } from '../../ui/controls/several';
 import { MASTER } from './loom-row';
+import { PlanAfter } from './plan-after';
 import { PlanHere } from './plan-here';
 
 /**
@@ -92,8 +93,7 @@ import { PlanHere } from './plan-here';
               [label]="'Version of ' + t.name"
               hideLabel
               [value]="t.versionId ?? MASTER"
-              [disabled]="!here.isDraft()"
-              (chosen)="set(t, { versionId: $event === MASTER ? null : $event })"
+              (chosen)="setVersion(t, $event === MASTER ? null : $event)"
             >
               @for (c of here.columns(); track c.id) {
                 <lv-option [value]="c.id ?? MASTER" [label]="c.name" />
@@ -170,6 +170,7 @@ import { PlanHere } from './plan-here';
 })
 export class TeamBoard {
   protected readonly here = inject(PlanHere);
+  private readonly after = inject(PlanAfter);
   private readonly clock = inject(Clock);
   private readonly grouping = inject(Grouping);
   protected readonly MASTER = MASTER;
@@ -250,6 +251,12 @@ export class TeamBoard {
       this.own().map((t) => (t.id === team.id ? { ...t, ...patch } : t)),
       'group',
     );
+  }
+
+  /** In a plan it is so; of what was given it is asked first what that would mean. */
+  protected setVersion(team: Team, versionId: Id | null): void {
+    if (this.here.isDraft()) this.set(team, { versionId });
+    else this.after.ask(team.learnerIds, versionId);
   }
 
   protected drop(team: Team): void {
