@@ -15,7 +15,7 @@ const AS_ALL = 'as all';
   template: `
     @if (row(); as r) {
       <h3>{{ r.learner.name }}, page by page</h3>
-      <p class="small">{{ r.says }}</p>
+      <p class="small">{{ here.saysOf(r.learner) }}</p>
       @for (p of pages(); track p.id) {
         <lv-select [label]="p.name" [value]="p.value" (chosen)="set(p.id, $event)">
           <lv-option [value]="AS_ALL" [label]="'as the rest: ' + rest()" />

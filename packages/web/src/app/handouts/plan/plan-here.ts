@@ -42,7 +42,6 @@ export type LoomRow = ReturnType<PlanHere['rowOf']>;
 const isSame = (a: LoomRow, b: LoomRow): boolean =>
   a.learner === b.learner &&
   a.own === b.own &&
-  a.says === b.says &&
   a.suggested === b.suggested &&
   a.why === b.why &&
   a.looked === b.looked &&
@@ -55,6 +54,7 @@ const isSame = (a: LoomRow, b: LoomRow): boolean =>
 @Injectable()
 export class PlanHere {
   private readonly drawn = new Map<Id, LoomRow>();
+  private readonly cards = new WeakMap<Learner, { readonly day: string; readonly says: string }>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   readonly id = signal('');
@@ -215,6 +215,16 @@ export class PlanHere {
     return row;
   }
 
+  /** What a learner's card says in a few words: worked out for those who are drawn. */
+  saysOf(learner: Learner): string {
+    const day = this.people().today;
+    const known = this.cards.get(learner);
+    if (known?.day === day) return known.says;
+    const says = cardInShort(learner.needs, day).join(' · ') || learner.needs.note || 'no needs card yet';
+    this.cards.set(learner, { day, says });
+    return says;
+  }
+
   protected rowOf(plan: HandOut, learner: Learner) {
     const { versions, rule, parts } = this.versionsOf().get(learner.id) ?? { versions: [], rule: false, parts: [] };
     const suggestion = this.suggestions().get(learner.id);
@@ -222,13 +232,11 @@ export class PlanHere {
     const differs =
       suggestion &&
       (versions.length !== 1 || (suggestion.betterBy.get(current ?? '') ?? CLEARLY_BETTER) >= CLEARLY_BETTER);
-    const says = cardInShort(learner.needs, this.people().today).join(' · ');
     return {
       learner,
       versions,
       byRule: rule,
       own: this.personal().get(learner.id),
-      says: says || learner.needs.note || 'no needs card yet',
       suggested: differs ? suggestion.versionId : undefined,
       why: differs ? suggestion.reasons.join('; ') : '',
       looked: plan.lookedAs.includes(learner.id),
