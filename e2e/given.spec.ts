@@ -18,6 +18,25 @@ async function giveClass(page: Page, from: string, className: string, how?: () =
   return page.url();
 }
 
+test('two classes, each their own copy, with two materials, due on Monday at nine', async ({ page }) => {
+  await openDemo(page, '/bench/puncture');
+  await page.getByRole('link', { name: 'Hand out', exact: true }).click();
+  await page.getByRole('checkbox', { name: /^Heron class/ }).check();
+  await page.getByRole('checkbox', { name: /^Kestrel class/ }).check();
+  await page.getByRole('button', { name: 'Master for everyone' }).click();
+  await page.getByRole('button', { name: /^How/ }).click();
+  await page.getByRole('combobox', { name: 'Due' }).fill('Monday 09:00');
+  await page.getByRole('button', { name: /^What/ }).click();
+  await page.getByLabel('Address that goes with it').fill('https://tides.example/a https://quay.example/b');
+  await page.getByLabel('Address that goes with it').press('Enter');
+  await page.getByRole('button', { name: 'Give out to 23' }).click();
+  await kept(page);
+  await expect(page.getByRole('button', { name: /^How/ })).toContainText(/due Mon,? /);
+  await sitDown(page, 'Kestrel class', 'Zennor C.');
+  const work = page.getByRole('region').filter({ hasText: 'Mending a puncture' });
+  await expect(work.or(page.getByRole('main')).getByRole('link', { name: 'quay.example' }).first()).toBeVisible();
+});
+
 test('groups of three have one copy, with who wrote what; what was said is said to all of them', async ({ page }) => {
   await openDemo(page);
   await giveClass(page, '/bench/puncture/pun-core', 'Heron class', async () => {

@@ -65,4 +65,27 @@ describe('the hand-outs', () => {
       given: {},
     });
   });
+
+  it('a new one begins in the safest way that fits: to read, where nothing is asked', async () => {
+    const before = new Set(Object.keys(place.work.handOuts()));
+    place = await DemoPlace.open(HandOuts, {
+      change: (w) => {
+        const f = w.families['puncture'];
+        if (!f) return w;
+        const silent = (p: (typeof f.revisions)[number]['content']['pages'][number]) => ({
+          ...p,
+          blocks: p.blocks.filter((b) => !('prompt' in b)),
+        });
+        const revisions = f.revisions.map((r) => ({
+          ...r,
+          content: { ...r.content, pages: r.content.pages.map(silent) },
+        }));
+        return { ...w, families: { ...w.families, puncture: { ...f, versions: [], revisions } } };
+      },
+    });
+    await place.press('New hand-out');
+    await place.press(/^Mending a puncture \d/);
+    const made = Object.values(place.work.handOuts()).filter((h) => !before.has(h.id));
+    expect(made.map((h) => h.way)).toEqual(['to-read']);
+  });
 });

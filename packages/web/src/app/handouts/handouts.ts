@@ -13,7 +13,9 @@ import {
   handOutState,
   type Id,
   newHandOut,
+  safestWay,
   SCHOOL_ID,
+  waysToGive,
   weeksUntil,
 } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
@@ -209,16 +211,20 @@ export class HandOuts {
   constructor() {
     effect(() => {
       const id = this.family();
-      if (id && this.work.familyHeadsById()[id]) untracked(() => this.begin(id, true));
+      if (id && this.work.familyHeadsById()[id]) untracked(() => void this.begin(id, true));
     });
     effect(() => {
       if (this.audience()) untracked(() => this.choosing.set(true));
     });
   }
 
-  protected begin(familyId: string, replaceUrl = false): void {
+  /** One plan for each press, however often it is pressed before the activity has come. */
+  private isBeginning = false;
+
+  protected async begin(familyId: string, replaceUrl = false): Promise<void> {
     const head = this.work.familyHeadsById()[familyId];
-    if (!head) return;
+    if (!head || this.isBeginning) return;
+    this.isBeginning = true;
     const blank = newHandOut({
       id: this.clock.newId(),
       createdAt: this.clock.iso(),
@@ -236,9 +242,19 @@ export class HandOuts {
             lines: [{ learnerId: version.learnerId, versionId: version.id }],
           }
         : { rules: [{ id: this.clock.newId(), by: 'everyone', of: '', versionId: version.id }] };
-    const handOut: HandOut = { ...blank, audienceIds: audience ? [audience.id] : [], ...whole };
-    this.work.dispatch(HandOutActions.planChanged({ handOut, label: `new hand-out “${handOut.title}”` }));
-    void this.router.navigate(['/hand-outs', handOut.id], { replaceUrl });
+    const plan: HandOut = { ...blank, audienceIds: audience ? [audience.id] : [], ...whole };
+    try {
+      await this.parts.during(async (want) => {
+        await want('families', [familyId]);
+        const family = this.work.families()[familyId];
+        const way = family ? safestWay(waysToGive(plan, family, this.work.people())) : plan.way;
+        const handOut = { ...plan, way };
+        this.work.dispatch(HandOutActions.planChanged({ handOut, label: `new hand-out “${handOut.title}”` }));
+      });
+      void this.router.navigate(['/hand-outs', plan.id], { replaceUrl });
+    } finally {
+      this.isBeginning = false;
+    }
   }
 
   /** A notice or a standing folder, for the audience that was asked for, if any. */

@@ -46,6 +46,8 @@ export class PanelCheck {
   private readonly clock = inject(Clock);
   /** The row of a learner is to be shown. */
   readonly rowAsked = output<string>();
+  /** The groups, or the heads of the loom, are to be shown. */
+  readonly boardAsked = output();
   protected readonly list = computed(() => {
     const reasons = new Map(this.here.plan()?.confirmed.map((c) => [c.key, c.reason]));
     return this.checks.checks().map((f) => ({ f, reason: f.level === 'confirm' ? reasons.get(f.key) : undefined }));
@@ -79,7 +81,11 @@ export class PanelCheck {
       case 'how':
         return this.here.asked.set(f.mend);
       case 'when':
+      case 'places':
         return this.here.asked.set('how');
+      case 'teams':
+      case 'all':
+        return this.boardAsked.emit();
       case 'title':
         return this.here.asked.set('what');
       default:

@@ -3,6 +3,7 @@ import {
   Component,
   computed,
   effect,
+  ElementRef,
   inject,
   input,
   signal,
@@ -90,6 +91,7 @@ export class Plan {
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
   protected readonly loom = viewChild(Loom);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly STATES = STATES;
   protected readonly WAYS = WAYS;
   protected readonly STEP_NAMES = STEP_NAMES;
@@ -166,6 +168,12 @@ export class Plan {
     this.here.partsOf.set(null);
     this.here.asked.set(step);
     this.sheet.set('beside-checks');
+  }
+
+  /** The groups or the loom, with the focus in it. */
+  protected toBoard(): void {
+    this.sheet.set(null);
+    this.host.querySelector<HTMLElement>('lv-team-board :is(button, input):enabled, lv-loom thead button')?.focus();
   }
 
   protected giveOut(): void {
