@@ -27,16 +27,24 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
       @if (h.kind === 'work') {
         <lv-plan-way />
       }
-      <lv-date
-        [label]="h.kind === 'work' ? 'Opens' : 'Seen from'"
-        withTime
-        [value]="h.opensAt ?? ''"
-        (told)="setDate('opensAt', $event)"
-      />
-      @if (h.kind === 'work') {
-        <lv-date label="Due" withTime timeWhenNone="23:59" [value]="h.dueAt ?? ''" (told)="setDate('dueAt', $event)" />
+      @defer (on timer(10ms)) {
+        <lv-date
+          [label]="h.kind === 'work' ? 'Opens' : 'Seen from'"
+          withTime
+          [value]="h.opensAt ?? ''"
+          (told)="setDate('opensAt', $event)"
+        />
+        @if (h.kind === 'work') {
+          <lv-date
+            label="Due"
+            withTime
+            timeWhenNone="23:59"
+            [value]="h.dueAt ?? ''"
+            (told)="setDate('dueAt', $event)"
+          />
+        }
       }
-      @defer (on timer(20ms)) {
+      @defer (on timer(40ms)) {
         <lv-date
           [label]="h.kind === 'work' ? 'Closes' : 'until'"
           withTime
@@ -44,6 +52,8 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
           [value]="h.closesAt ?? ''"
           (told)="setDate('closesAt', $event)"
         />
+      }
+      @defer (on timer(70ms)) {
         @if (h.kind === 'work') {
           <lv-date
             label="Answers come out"
@@ -64,7 +74,7 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
           {{ h.kind === 'work' ? 'After it closes nobody can write in it any more.' : seen() }}
         </p>
       }
-      @defer (on timer(60ms)) {
+      @defer (on timer(100ms)) {
         @if (h.kind === 'work') {
           <fieldset>
             <legend>Other dates for some</legend>
@@ -104,6 +114,8 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
             />
           </fieldset>
         }
+      }
+      @defer (on timer(130ms)) {
         <lv-fold name="Days without school">
           @for (o of here.days().off; track $index) {
             <div class="off">
