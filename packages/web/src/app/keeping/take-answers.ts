@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Copy, mergeCopies, Problem, readAnswers } from '@lorvet/core';
+import { type Copy, mergeCopies, Problem, readAnswers, worksOf } from '@lorvet/core';
 import { textOf } from '../platform/files';
 import { Clock } from '../platform/clock';
 import { DeskActions } from '../store/actions';
@@ -56,23 +56,25 @@ export class TakeAnswers {
   private async takeIn(copy: Copy): Promise<void> {
     const learner = this.work.people().learners.find((l) => l.id === copy.learnerId);
     const head = this.work.handOutHeads().find((h) => h.id === copy.handOutId);
-    if (!learner || !head)
+    if (!head || (!learner && !head.shared.includes(copy.learnerId)))
       throw new Problem(
-        `The ${learner ? 'hand-out' : 'learner'} that these answers belong to is not here. If it was removed, put it back under Removed things first.`,
+        `The ${head ? 'learner' : 'hand-out'} that these answers belong to is not here. If it was removed, put it back under Removed things first.`,
       );
     await this.parts.during(async (want) => {
       await want('handOuts', [head.id]);
-      const given = this.work.handOuts()[head.id]?.given ?? {};
-      if (!Object.hasOwn(given, learner.id))
-        throw new Problem(`“${head.title}” was not given to ${learner.name} here.`);
+      const plan = this.work.handOuts()[head.id];
+      // Work that several do together is theirs under the name of their group.
+      const name = learner?.name ?? plan?.teams.find((x) => x.id === copy.learnerId)?.name ?? 'everybody';
+      if (!plan || !worksOf(plan).has(copy.learnerId))
+        throw new Problem(`“${head.title}” was not given to ${name} here.`);
       await want('copies', [copy.id]);
       const kept = this.work.copies()[copy.id];
       // An item answered in both: the file is from the time after the last that could be kept.
       const joined = kept ? mergeCopies(undefined, kept, copy, this.clock.iso()) : copy;
-      this.work.dispatch(DeskActions.copyBrought({ copy: joined, title: learner.name }));
+      this.work.dispatch(DeskActions.copyBrought({ copy: joined, title: name }));
       const n = Object.keys(copy.goes.at(-1)?.answers ?? {}).length;
       this.notice.done(
-        `${n} answer${n === 1 ? '' : 's'} of ${learner.name} taken in`,
+        `${n} answer${n === 1 ? '' : 's'} of ${name} taken in`,
         `They stand in “${head.title}”. One undo takes them out again.`,
       );
     });

@@ -1,0 +1,34 @@
+import { expect, it } from '@jest/globals';
+import { type Copy, type HandOut, writeAnswers } from '@lorvet/core';
+import { DemoPlace } from '../testing/demo-place';
+import { textFile } from '../testing/harnesses';
+import { TakeAnswers } from './take-answers';
+
+const AT = '2026-11-24T09:00:00.000Z';
+/** A file that the desk saved, of those under whose name the work is kept. */
+function file(learnerId: string, words: string) {
+  const go = { n: 1, startedAt: AT, submittedAt: null, answers: { 'rp-q3': { kind: 'text' as const, text: words } } };
+  const copy: Copy = { id: `h-survey.${learnerId}`, handOutId: 'h-survey', learnerId, frozen: '', goes: [go] };
+  return textFile(writeAnswers(copy, AT), 'x.answers.json');
+}
+
+it('answers that several gave together come in from a file as theirs; those of nobody here are refused', async () => {
+  const place = await DemoPlace.open(TakeAnswers, {
+    change: (w) => {
+      const h = w.handOuts['h-survey'] as HandOut;
+      const shared = Object.fromEntries(
+        ['l-jory', 'l-kerra'].map((id) => [id, { frozen: h.given[id]?.frozen ?? '', shares: 'terns' }]),
+      );
+      const teams = [{ id: 'terns', name: 'Terns', learnerIds: ['l-jory', 'l-kerra'], versionId: null }];
+      const way = 'per-group' as const;
+      return { ...w, handOuts: { ...w.handOuts, 'h-survey': { ...h, way, teams, given: { ...h.given, ...shared } } } };
+    },
+  });
+  await place.take('File of answers', file('terns', 'rain'));
+  await place.rest();
+  expect(place.work.copies()['h-survey.terns']?.goes[0]?.answers['rp-q3']).toEqual({ kind: 'text', text: 'rain' });
+  expect(place.notices.join()).toContain('1 answer of Terns taken in');
+  await place.take('File of answers', file('wrens', 'sun'));
+  await place.rest();
+  expect(place.text).toContain('The learner that these answers belong to is not here');
+});
