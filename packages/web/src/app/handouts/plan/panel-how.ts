@@ -27,131 +27,115 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
       @if (h.kind === 'work') {
         <lv-plan-way />
       }
-      @defer (on timer(10ms)) {
+      <lv-date
+        [label]="h.kind === 'work' ? 'Opens' : 'Seen from'"
+        withTime
+        [value]="h.opensAt ?? ''"
+        (told)="setDate('opensAt', $event)"
+      />
+      @if (h.kind === 'work') {
+        <lv-date label="Due" withTime timeWhenNone="23:59" [value]="h.dueAt ?? ''" (told)="setDate('dueAt', $event)" />
+      }
+      <lv-date
+        [label]="h.kind === 'work' ? 'Closes' : 'until'"
+        withTime
+        timeWhenNone="23:59"
+        [value]="h.closesAt ?? ''"
+        (told)="setDate('closesAt', $event)"
+      />
+      @if (h.kind === 'work') {
         <lv-date
-          [label]="h.kind === 'work' ? 'Opens' : 'Seen from'"
+          label="Answers come out"
           withTime
-          [value]="h.opensAt ?? ''"
-          (told)="setDate('opensAt', $event)"
+          timeWhenNone="15:00"
+          [value]="h.answersAt ?? ''"
+          (told)="setDate('answersAt', $event)"
         />
-        @if (h.kind === 'work') {
-          <lv-date
-            label="Due"
-            withTime
-            timeWhenNone="23:59"
-            [value]="h.dueAt ?? ''"
-            (told)="setDate('dueAt', $event)"
-          />
-        }
+        <lv-select label="Goes" [value]="h.goes ?? 0" (chosen)="here.change({ goes: $event || null }, 'goes')">
+          <lv-option [value]="0" label="as the version says" />
+          @for (n of GOES; track n) {
+            <lv-option [value]="n" [label]="n === 1 ? 'one go' : n + ' goes'" />
+          }
+        </lv-select>
       }
-      @defer (on timer(40ms)) {
-        <lv-date
-          [label]="h.kind === 'work' ? 'Closes' : 'until'"
-          withTime
-          timeWhenNone="23:59"
-          [value]="h.closesAt ?? ''"
-          (told)="setDate('closesAt', $event)"
-        />
-      }
-      @defer (on timer(70ms)) {
-        @if (h.kind === 'work') {
-          <lv-date
-            label="Answers come out"
-            withTime
-            timeWhenNone="15:00"
-            [value]="h.answersAt ?? ''"
-            (told)="setDate('answersAt', $event)"
-          />
-          <lv-select label="Goes" [value]="h.goes ?? 0" (chosen)="here.change({ goes: $event || null }, 'goes')">
-            <lv-option [value]="0" label="as the version says" />
-            @for (n of GOES; track n) {
-              <lv-option [value]="n" [label]="n === 1 ? 'one go' : n + ' goes'" />
-            }
-          </lv-select>
-        }
-        <p class="small">
-          Times are those of this machine ({{ zone }}).
-          {{ h.kind === 'work' ? 'After it closes nobody can write in it any more.' : seen() }}
-        </p>
-      }
-      @defer (on timer(100ms)) {
-        @if (h.kind === 'work') {
-          <fieldset>
-            <legend>Other dates for some</legend>
-            @for (o of set(); track o.learner.id) {
-              <div class="own">
-                <lv-date
-                  [label]="'Due for ' + o.learner.name"
-                  withTime
-                  timeWhenNone="23:59"
-                  [value]="o.dates.dueAt ?? ''"
-                  (told)="setOwn(o.learner.id, { dueAt: $event || null })"
-                />
-                <button pButton severity="secondary" text type="button" (click)="dropOwn(o.learner.id)">
-                  As for everybody
-                </button>
-              </div>
-            }
-            @if (agreed().length) {
-              <ul class="small">
-                @for (o of agreed().slice(0, MOST); track o.learner.id) {
-                  <li>
-                    <strong>{{ o.learner.name }}</strong>:
-                    {{ o.dates.dueAt ? 'due ' + whenIn(o.dates.dueAt) : 'due any time' }}, {{ o.dates.why }}
-                  </li>
-                }
-                @if (agreed().length > MOST) {
-                  <li>and {{ agreed().length - MOST }} more with more time, as agreed</li>
-                }
-              </ul>
-            }
-            <lv-several
-              label="Set them for"
-              placeholder="type a name"
-              [options]="rest()"
-              [value]="[]"
-              (told)="addOwn($event[0] ?? '')"
-            />
-          </fieldset>
-        }
-      }
-      @defer (on timer(130ms)) {
-        <lv-fold name="Days without school">
-          @for (o of here.days().off; track $index) {
-            <div class="off">
-              <span class="grow"
-                >{{ dayIn(o.from) }}{{ o.until && o.until !== o.from ? ' to ' + dayIn(o.until) : ''
-                }}{{ o.name ? ', ' + o.name : '' }}</span
-              >
-              <button
-                pButton
-                severity="secondary"
-                text
-                class="icon"
-                type="button"
-                [attr.aria-label]="'There is school: ' + (o.name || dayIn(o.from))"
-                (click)="dropOff($index)"
-              >
-                <svg lucideIcon="x"></svg>
+      <p class="small">
+        Times are those of this machine ({{ zone }}).
+        {{ h.kind === 'work' ? 'After it closes nobody can write in it any more.' : seen() }}
+      </p>
+      @if (h.kind === 'work') {
+        <fieldset>
+          <legend>Other dates for some</legend>
+          @for (o of set(); track o.learner.id) {
+            <div class="own">
+              <lv-date
+                [label]="'Due for ' + o.learner.name"
+                withTime
+                timeWhenNone="23:59"
+                [value]="o.dates.dueAt ?? ''"
+                (told)="setOwn(o.learner.id, { dueAt: $event || null })"
+              />
+              <button pButton severity="secondary" text type="button" (click)="dropOwn(o.learner.id)">
+                As for everybody
               </button>
             </div>
           }
-          <div class="two">
-            <lv-date label="From" [value]="from()" (told)="from.set($event)" />
-            <lv-date label="until" [value]="until()" (told)="until.set($event)" />
-          </div>
-          <form class="row" (submit)="$event.preventDefault(); addOff(n.value); n.value = ''">
-            <input pInputText class="grow" #n maxlength="80" aria-label="What for" placeholder="holidays" /><button
+          @if (agreed().length) {
+            <ul class="small">
+              @for (o of agreed().slice(0, MOST); track o.learner.id) {
+                <li>
+                  <strong>{{ o.learner.name }}</strong>:
+                  {{ o.dates.dueAt ? 'due ' + whenIn(o.dates.dueAt) : 'due any time' }}, {{ o.dates.why }}
+                </li>
+              }
+              @if (agreed().length > MOST) {
+                <li>and {{ agreed().length - MOST }} more with more time, as agreed</li>
+              }
+            </ul>
+          }
+          <lv-several
+            label="Set them for"
+            placeholder="type a name"
+            [options]="rest()"
+            [value]="[]"
+            (told)="addOwn($event[0] ?? '')"
+          />
+        </fieldset>
+      }
+      <lv-fold name="Days without school">
+        @for (o of here.days().off; track $index) {
+          <div class="off">
+            <span class="grow"
+              >{{ dayIn(o.from) }}{{ o.until && o.until !== o.from ? ' to ' + dayIn(o.until) : ''
+              }}{{ o.name ? ', ' + o.name : '' }}</span
+            >
+            <button
               pButton
               severity="secondary"
-              type="submit"
-              [disabled]="!from()"
+              text
+              class="icon"
+              type="button"
+              [attr.aria-label]="'There is school: ' + (o.name || dayIn(o.from))"
+              (click)="dropOff($index)"
             >
-              Add
+              <svg lucideIcon="x"></svg>
             </button>
-          </form>
-        </lv-fold>
-      }
+          </div>
+        }
+        <div class="two">
+          <lv-date label="From" [value]="from()" (told)="from.set($event)" />
+          <lv-date label="until" [value]="until()" (told)="until.set($event)" />
+        </div>
+        <form class="row" (submit)="$event.preventDefault(); addOff(n.value); n.value = ''">
+          <input pInputText class="grow" #n maxlength="80" aria-label="What for" placeholder="holidays" /><button
+            pButton
+            severity="secondary"
+            type="submit"
+            [disabled]="!from()"
+          >
+            Add
+          </button>
+        </form>
+      </lv-fold>
     }
   `,
   styleUrl: './panel.css',
