@@ -4,8 +4,10 @@ import { type Answer, type Copy, copyIdOf, emptyResponse, type HandOut, type Wor
 import { DemoPlace } from '../testing/demo-place';
 import { Changes } from '../ui/changes';
 import { Clock } from '../platform/clock';
+import { DeskAlbum } from './desk-album';
 import { DeskSession } from './desk-session';
 
+const album = (): DeskAlbum => TestBed.inject(DeskAlbum);
 const text = (t: string): Answer => ({ kind: 'text', text: t });
 /** The time it is. */
 function at(local: string): void {
@@ -206,24 +208,28 @@ describe('work that several do together, and places', () => {
       frozen: '',
       goes: [{ n: 1, startedAt: '', submittedAt: null, answers: { 'rp-q5': text('a crab') } }],
     };
-    const desk = await sit('l-jory', (w) => withCopy(copy)(as({ way: 'place-each', place })(w)));
-    expect(desk.album('h-survey')?.places.map((p) => p.name)).toContain('Kerra L.');
-    const shown = desk.placeIn('h-survey', 'l-kerra');
+    await sit('l-jory', (w) => withCopy(copy)(as({ way: 'place-each', place })(w)));
+    expect(
+      album()
+        .album('h-survey')
+        ?.places.map((p) => p.name),
+    ).toContain('Kerra L.');
+    const shown = album().placeIn('h-survey', 'l-kerra');
     expect(shown?.pages.map((p) => p.id)).toEqual(['rp-p2']);
     expect(shown?.answers).toEqual({ 'rp-q5': text('a crab') });
-    const remark = desk.remarked('h-survey', 'l-kerra', 'I saw one too.');
+    const remark = album().remarked('h-survey', 'l-kerra', 'I saw one too.');
     expect(remark).toMatchObject({
       learnerId: 'l-jory',
       goes: [],
       remarks: [{ to: 'l-kerra', text: 'I saw one too.' }],
     });
-    expect(desk.album('h-survey')?.remarks).toEqual([]);
+    expect(album().album('h-survey')?.remarks).toEqual([]);
   });
 
   it('places that are not open are nobody else’s to see', async () => {
     const desk = await sit('l-jory', as({ way: 'place-each', place: { ...place, isOpen: false } }));
     expect(desk.of('h-survey')?.place).toMatchObject({ pageIds: ['rp-p2'], isOpen: false });
-    expect([desk.album('h-survey'), desk.placeIn('h-survey', 'l-kerra')]).toEqual([undefined, undefined]);
-    expect(desk.remarked('h-survey', 'l-kerra', 'Hello')).toBeUndefined();
+    expect([album().album('h-survey'), album().placeIn('h-survey', 'l-kerra')]).toEqual([undefined, undefined]);
+    expect(album().remarked('h-survey', 'l-kerra', 'Hello')).toBeUndefined();
   });
 });

@@ -1,7 +1,6 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import isSame from 'fast-deep-equal';
 import {
-  type Album,
   type Comfort,
   type Copy,
   copyIdOf,
@@ -9,10 +8,7 @@ import {
   type LearnerPackage,
   openGo,
   packageOf,
-  pagesFor,
   PLAIN_COMFORT,
-  type Remark,
-  type SheetPage,
   type Slipped,
   stateNow,
   statesIn,
@@ -68,7 +64,7 @@ export class DeskSession {
   private readonly store = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly parts = inject(Parts);
-  private readonly learnerId = signal(sessionStorage.getItem(AT_DESK) ?? '');
+  readonly learnerId = signal(sessionStorage.getItem(AT_DESK) ?? '');
 
   readonly classes = computed(() => this.store.index().door['door']?.classes ?? []);
   readonly learner = computed(() =>
@@ -121,44 +117,6 @@ export class DeskSession {
     );
   }
 
-  /** Holds the places of everybody, and the work in one of them, for the part that calls it. */
-  holdPlaces(handOutId: () => string, placeId: () => string): () => boolean {
-    return this.parts.hold(
-      () => ({ id: handOutId(), learnerId: this.learnerId(), placeId: placeId() }),
-      async ({ id, learnerId, placeId: whose }, want) => {
-        await want('slips', [learnerId]);
-        if (!this.slipped(id)?.place?.isOpen) return;
-        await want('albums', [id]);
-        const places = this.store.index().albums[id]?.places ?? [];
-        const place = places.find((p) => p.id === whose);
-        await Promise.all([
-          want(
-            'copies',
-            [learnerId, ...(place ? [place.id] : [])].map((key) => copyIdOf(id, key)),
-          ),
-          place ? want('sheets', [place.sheet]) : null,
-        ]);
-      },
-    );
-  }
-
-  /** The places of everybody, where this learner may see them; undefined where not. */
-  album(handOutId: string): Album | undefined {
-    return this.slipped(handOutId)?.place?.isOpen ? this.store.index().albums[handOutId] : undefined;
-  }
-
-  /** One of the places: its pages, and what is in them. */
-  placeIn(handOutId: string, placeId: string): { pages: SheetPage[]; answers: DeskSheetWork['answers'] } | undefined {
-    const album = this.album(handOutId);
-    const place = album?.places.find((p) => p.id === placeId);
-    const sheet = place && this.store.index().sheets[place.sheet];
-    if (!album || !place || !sheet) return undefined;
-    const copyId = copyIdOf(handOutId, placeId);
-    const go = this.store.copies()[copyId]?.goes.at(-1);
-    const pages = pagesFor(sheet, place.own, `${copyId}.${go?.n ?? 1}`).filter((p) => album.pageIds.includes(p.id));
-    return { pages, answers: go?.answers ?? {} };
-  }
-
   /** An activity that goes with a piece of work: a sheet to look at. */
   beside(handOutId: string, companionId: string): LearnerPackage | undefined {
     const work = this.slipped(handOutId);
@@ -175,20 +133,6 @@ export class DeskSession {
     const before = this.store.copies()[this.copyId(handOutId, work)];
     const copy = this.copy(handOutId, work, before?.goes ?? []);
     return { ...copy, notes: { ...copy.notes, [companionId]: text } };
-  }
-
-  /** What this learner wrote to the others' places: what the teacher has said nothing to yet too. */
-  remarks(handOutId: string): readonly Remark[] {
-    return this.store.copies()[copyIdOf(handOutId, this.learnerId())]?.remarks ?? [];
-  }
-
-  /** The learner's copy with a few words to another's place; the teacher reads them first. */
-  remarked(handOutId: string, to: string, text: string): Copy | undefined {
-    const work = this.slipped(handOutId);
-    if (!work?.place?.comments || !text) return undefined;
-    const before = this.store.copies()[this.copyId(handOutId, work)];
-    const remark = { id: this.clock.newId(), to, text, at: this.clock.iso() };
-    return { ...this.copy(handOutId, work, before?.goes ?? []), remarks: [...(before?.remarks ?? []), remark] };
   }
 
   /** Everything that is open for the learner, the newest first. */
@@ -310,7 +254,8 @@ export class DeskSession {
     return isDone || work.way === 'to-read' ? (this.store.index().keys[work.sheet]?.words ?? {}) : {};
   }
 
-  private copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
+  /** The learner's copy, or that of those they work with, with these goes. */
+  copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
     const id = this.copyId(handOutId, work);
     const { remarks, notes, seenAt } = this.store.copies()[id] ?? {};
     const learnerId = work.shares || this.learnerId();
@@ -327,7 +272,7 @@ export class DeskSession {
   }
 
   /** The id of the copy: the learner's own, or that of those who do it together. */
-  private copyId(handOutId: string, work: Slipped): string {
+  copyId(handOutId: string, work: Slipped): string {
     return copyIdOf(handOutId, work.shares || this.learnerId());
   }
 
@@ -340,7 +285,8 @@ export class DeskSession {
     return by;
   }
 
-  private slipped(handOutId: string): Slipped | undefined {
+  /** What was given to the learner under a hand-out. */
+  slipped(handOutId: string): Slipped | undefined {
     const works = this.slip()?.works ?? {};
     return Object.hasOwn(works, handOutId) ? works[handOutId] : undefined;
   }

@@ -8,6 +8,7 @@ import { LaidPage } from '../ui/blocks/laid-page';
 import { Focused } from '../ui/focused';
 import { PlaceIndex } from '../ui/place-index';
 import { comfortStyle } from './comfort';
+import { DeskAlbum } from './desk-album';
 import { DeskSession } from './desk-session';
 
 /** Everybody's places in one piece of work, with an index; a few words can be written to another's, for the teacher first. */
@@ -113,28 +114,29 @@ import { DeskSession } from './desk-session';
 export class DeskPlaces {
   readonly handOutId = input.required<string>();
   protected readonly session = inject(DeskSession);
+  private readonly places = inject(DeskAlbum);
   private readonly store = inject(WorkspaceStore);
   protected readonly keeper = inject(Keeper);
   protected readonly mine = computed(() => this.session.learner()?.id ?? '');
   /** The place that is shown: one's own at first. */
   protected readonly at = linkedSignal(() => this.mine());
-  protected readonly ready = this.session.holdPlaces(
+  protected readonly ready = this.places.holdPlaces(
     () => this.handOutId(),
     () => this.at(),
   );
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));
-  protected readonly album = computed(() => this.session.album(this.handOutId()));
+  protected readonly album = computed(() => this.places.album(this.handOutId()));
   protected readonly list = computed(() =>
     (this.album()?.places ?? []).map(({ id, name }) =>
       id === this.mine() ? { id, name, says: 'yours' } : { id, name },
     ),
   );
-  protected readonly shown = computed(() => this.session.placeIn(this.handOutId(), this.at()));
+  protected readonly shown = computed(() => this.places.placeIn(this.handOutId(), this.at()));
   protected readonly said = computed(() => this.album()?.remarks.filter((r) => r.to === this.at()) ?? []);
   private readonly known = computed(() => new Set(this.album()?.remarks.map((r) => r.id)));
   /** What this learner wrote here that nobody else reads yet. */
   protected readonly waiting = computed(() =>
-    this.session.remarks(this.handOutId()).filter((r) => r.to === this.at() && !this.known().has(r.id)),
+    this.places.remarks(this.handOutId()).filter((r) => r.to === this.at() && !this.known().has(r.id)),
   );
 
   protected called(id: string): string {
@@ -143,7 +145,7 @@ export class DeskPlaces {
   }
 
   protected say(field: HTMLInputElement): void {
-    const copy = this.session.remarked(this.handOutId(), this.at(), field.value.trim());
+    const copy = this.places.remarked(this.handOutId(), this.at(), field.value.trim());
     if (!copy) return;
     this.store.dispatch(DeskActions.copySaved({ copy }));
     field.value = '';
