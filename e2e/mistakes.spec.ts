@@ -90,7 +90,8 @@ test('a hidden thing thought visible: who sees it is said in words, before and a
 
 test('work erased by a button: taken away and given again, all of it is there', async ({ page }) => {
   await openDemo(page, '/hand-outs/h-survey');
-  await page.getByRole('button', { name: 'Take it away from Kerra L.' }).click();
+  await page.getByRole('button', { name: 'More for Kerra L.' }).click();
+  await page.getByRole('menuitem', { name: 'Take it away; what was done stays' }).click();
   await expect(page.getByText('taken away from Kerra L.')).toBeVisible();
   await kept(page);
   await page.getByRole('button', { name: 'Undo: take it away from Kerra L.' }).click();

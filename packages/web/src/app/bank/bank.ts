@@ -28,6 +28,7 @@ import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { SELECT } from '../ui/controls/select';
+import { IconButton } from '../ui/icon-button';
 import { Notice } from '../ui/notice';
 import { Empty } from '../ui/empty';
 import { FootBar } from '../ui/panes';
@@ -41,6 +42,7 @@ const PAUSE_MS = 120;
 @Component({
   selector: 'lv-bank',
   imports: [
+    IconButton,
     ButtonDirective,
     Empty,
     FootBar,

@@ -19,6 +19,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { Parts } from '../store/parts';
 import { FileButton } from '../ui/file-button';
 import { holdsWords } from '../ui/holds-words';
+import { IconButton } from '../ui/icon-button';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 import { stillThere } from '../ui/table/still-there';
@@ -52,6 +53,7 @@ interface Row {
 @Component({
   selector: 'lv-objective-list',
   imports: [
+    IconButton,
     ReactiveFormsModule,
     ProblemCard,
     ButtonDirective,
@@ -129,17 +131,7 @@ interface Row {
           }
           <td>
             @if (o.isListed) {
-              <button
-                pButton
-                severity="secondary"
-                text
-                class="icon"
-                type="button"
-                [attr.aria-label]="'Take off the list: ' + o.text"
-                (click)="drop(o.id)"
-              >
-                <svg lucideIcon="x"></svg>
-              </button>
+              <button lvIcon="x" [says]="'Take off the list: ' + o.text" (click)="drop(o.id)"></button>
             } @else {
               <button
                 pButton

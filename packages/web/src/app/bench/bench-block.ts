@@ -16,6 +16,7 @@ import {
   wordsOf,
 } from '@lorvet/core';
 import { WorkspaceStore } from '../store/workspace';
+import { IconButton } from '../ui/icon-button';
 import { Picture } from '../ui/picture';
 import { type BlockChange, type BlockOf, MOST_SEVERAL, several } from '../ui/blocks/editor-part';
 import { EDITOR_PARTS } from '../ui/blocks/editors';
@@ -31,6 +32,7 @@ import { Words } from '../ui/words';
 @Component({
   selector: 'lv-bench-block',
   imports: [
+    IconButton,
     Words,
     RichWords,
     Picture,

@@ -19,6 +19,7 @@ import { BenchActions } from '../store/actions';
 import { Take } from '../ui/blocks/take';
 import { FOLD } from '../ui/controls/fold';
 import { SELECT } from '../ui/controls/select';
+import { IconButton } from '../ui/icon-button';
 import { PictureField } from '../ui/picture-field';
 import { Soon } from '../ui/soon';
 import { BenchView } from './bench-view';
@@ -34,6 +35,7 @@ const ADDABLE = BLOCK_KIND_NAMES.filter((k) => k !== 'word-bank' && k !== 'pictu
 @Component({
   selector: 'lv-block-here',
   imports: [
+    IconButton,
     ButtonDirective,
     DoHere,
     InputText,

@@ -26,6 +26,7 @@ import { InputText } from 'primeng/inputtext';
 import { BenchActions } from '../store/actions';
 import type { BlockChange } from '../ui/blocks/editor-part';
 import { SELECT } from '../ui/controls/select';
+import { IconButton } from '../ui/icon-button';
 import { isTyping } from '../ui/keys';
 import { Notice } from '../ui/notice';
 import { PageMarkView } from '../ui/page-mark';
@@ -50,6 +51,7 @@ const ALWAYS = 40;
 @Component({
   selector: 'lv-master-page',
   imports: [
+    IconButton,
     AnswerSheet,
     BenchBlock,
     ButtonDirective,

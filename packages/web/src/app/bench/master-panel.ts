@@ -13,13 +13,13 @@ import {
   whereUsedInSteps,
   questionNumbers,
 } from '@lorvet/core';
-import { LucideDynamicIcon } from '@lucide/angular';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
 import { CheckBox } from '../ui/controls/check';
 import { NumberField } from '../ui/controls/number';
 import { SELECT } from '../ui/controls/select';
+import { IconButton } from '../ui/icon-button';
 import { BenchView, nameOf } from './bench-view';
 import { inTurns } from '../ui/in-turns';
 import { measured } from '../ui/measured';
@@ -33,10 +33,10 @@ import { Parts } from '../store/parts';
 @Component({
   selector: 'lv-master-panel',
   imports: [
+    IconButton,
     ButtonDirective,
     CheckBox,
     InputText,
-    LucideDynamicIcon,
     MeasuresTable,
     NumberField,
     NumberRules,
@@ -160,17 +160,7 @@ import { Parts } from '../store/parts';
                 <span class="tag" [class.madder]="!asked().get(o.id)" [title]="'Items that ask for this objective'">{{
                   asked().get(o.id) ?? 0
                 }}</span>
-                <button
-                  pButton
-                  severity="secondary"
-                  text
-                  class="icon"
-                  type="button"
-                  [attr.aria-label]="'Remove objective ' + o.text"
-                  (click)="objective(o.id, '')"
-                >
-                  <svg lucideIcon="x"></svg>
-                </button>
+                <button lvIcon="x" [says]="'Remove objective ' + o.text" (click)="objective(o.id, '')"></button>
               </li>
             }
             <li>

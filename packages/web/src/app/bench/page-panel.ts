@@ -7,6 +7,7 @@ import { Textarea } from 'primeng/textarea';
 import { BenchActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { SELECT } from '../ui/controls/select';
+import { IconButton } from '../ui/icon-button';
 import { Notice } from '../ui/notice';
 import { PageMarkView, SIGNS } from '../ui/page-mark';
 import { PictureField } from '../ui/picture-field';
@@ -29,7 +30,7 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
 /** What a page is: its size, whom it is for, its marks, its picture; and what can be done with the whole of it. */
 @Component({
   selector: 'lv-page-panel',
-  imports: [ButtonDirective, InputText, LucideDynamicIcon, PageMarkView, PictureField, Textarea, ...SELECT],
+  imports: [IconButton, ButtonDirective, InputText, LucideDynamicIcon, PageMarkView, PictureField, Textarea, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (page(); as p) {
@@ -133,17 +134,7 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
             @for (t of templates(); track t.id) {
               <li class="row">
                 <span class="grow">{{ t.name }}</span>
-                <button
-                  pButton
-                  severity="secondary"
-                  text
-                  class="icon"
-                  type="button"
-                  [attr.aria-label]="'Remove the template ' + t.name"
-                  (click)="dropTemplate(t.id)"
-                >
-                  <svg lucideIcon="x"></svg>
-                </button>
+                <button lvIcon="x" [says]="'Remove the template ' + t.name" (click)="dropTemplate(t.id)"></button>
               </li>
             }
           </ul>

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
-import { LucideDynamicIcon } from '@lucide/angular';
 import { datesFor, type HandOut, type Id, type Learner, recipientsOf, SCHOOL_ID } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
 import { DateField } from '../ui/controls/date';
+import { IconButton } from '../ui/icon-button';
 import { whenIn } from '../ui/when';
 
 /** What a learner would find at a time: whether it is open, over, and whether the answers are out. */
@@ -33,33 +33,25 @@ export function atTime(plan: HandOut, learner: Learner, now: string, days: Param
 /** Above a sheet that is looked at as a learner: who, from one to the next, and at which time. */
 @Component({
   selector: 'lv-look-bar',
-  imports: [ButtonDirective, DateField, LucideDynamicIcon],
+  imports: [IconButton, ButtonDirective, DateField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="bar" role="group" aria-label="Looking as">
       <button
-        pButton
-        severity="secondary"
-        class="icon"
-        type="button"
-        aria-label="The learner before"
+        lvIcon="arrow-left"
+        framed
+        says="The learner before"
         [disabled]="at() <= 0"
         (click)="asked.emit(all()[at() - 1]?.id ?? '')"
-      >
-        <svg lucideIcon="arrow-left"></svg>
-      </button>
+      ></button>
       <strong>{{ learner().name }}, {{ at() + 1 }} of {{ all().length }}</strong>
       <button
-        pButton
-        severity="secondary"
-        class="icon"
-        type="button"
-        aria-label="The next learner"
+        lvIcon="arrow-right"
+        framed
+        says="The next learner"
         [disabled]="at() >= all().length - 1"
         (click)="asked.emit(all()[at() + 1]?.id ?? '')"
-      >
-        <svg lucideIcon="arrow-right"></svg>
-      </button>
+      ></button>
       @if (unseen().length) {
         <button pButton severity="secondary" type="button" (click)="asked.emit(unseen()[0]?.id ?? '')">
           Next unseen: {{ unseen()[0]?.name }} ({{ unseen().length }})

@@ -13,6 +13,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { NumberField } from '../ui/controls/number';
 import { SELECT } from '../ui/controls/select';
 import { DIALOG } from '../ui/dialog';
+import { IconButton } from '../ui/icon-button';
 import { Notice } from '../ui/notice';
 
 const SAME = 'same';
@@ -23,7 +24,7 @@ const WEEK = 7;
 /** The same plan once more: for the same learners or another class, some weeks later, or a series of versions. */
 @Component({
   selector: 'lv-again-box',
-  imports: [ButtonDirective, DIALOG, InputText, LucideDynamicIcon, NumberField, ...SELECT],
+  imports: [IconButton, ButtonDirective, DIALOG, InputText, LucideDynamicIcon, NumberField, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog
@@ -76,17 +77,7 @@ const WEEK = 7;
                     (typed)="setStep($index, { later: ($event ?? 1) * WEEK })"
                   />
                   <span>{{ s.later === WEEK ? 'week later' : 'weeks later' }}</span>
-                  <button
-                    pButton
-                    severity="secondary"
-                    text
-                    class="icon"
-                    type="button"
-                    [attr.aria-label]="'Take part ' + ($index + 2) + ' away'"
-                    (click)="dropStep($index)"
-                  >
-                    <svg lucideIcon="x"></svg>
-                  </button>
+                  <button lvIcon="x" [says]="'Take part ' + ($index + 2) + ' away'" (click)="dropStep($index)"></button>
                 </div>
               }
               <button

@@ -34,6 +34,7 @@ import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { SELECT } from '../ui/controls/select';
 import { holdsWords } from '../ui/holds-words';
+import { IconButton } from '../ui/icon-button';
 import { Notice } from '../ui/notice';
 import { Find } from '../ui/table/find';
 
@@ -48,7 +49,7 @@ const WHAT = { opens: 'Opens', due: 'Due', closes: 'Closes', answers: 'Answers' 
 /** All hand-outs by their dates: a month, a week or a list; as a calendar file for a class or a learner. */
 @Component({
   selector: 'lv-calendar',
-  imports: [ButtonDirective, Find, LucideDynamicIcon, RouterLink, ...SELECT],
+  imports: [IconButton, ButtonDirective, Find, LucideDynamicIcon, RouterLink, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   encapsulation: ViewEncapsulation.None,
   templateUrl: './calendar.html',

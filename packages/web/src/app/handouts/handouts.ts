@@ -27,6 +27,7 @@ import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { afterDrawing } from '../ui/after-drawing';
 import { holdsWords } from '../ui/holds-words';
+import { IconButton } from '../ui/icon-button';
 import { Removal } from '../ui/removal';
 import { TABLE } from '../ui/table/table';
 import { whenIn } from '../ui/when';
@@ -77,7 +78,7 @@ interface Row {
 /** What has been or will be given out. */
 @Component({
   selector: 'lv-hand-outs',
-  imports: [AgainBox, Empty, ButtonDirective, DIALOG, LucideDynamicIcon, RouterLink, Tooltip, ...TABLE],
+  imports: [IconButton, AgainBox, Empty, ButtonDirective, DIALOG, LucideDynamicIcon, RouterLink, Tooltip, ...TABLE],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handouts.html',
   styleUrl: './handouts.css',

@@ -19,6 +19,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { NumberField } from '../ui/controls/number';
 import { SELECT } from '../ui/controls/select';
 import { Several } from '../ui/controls/several';
+import { IconButton } from '../ui/icon-button';
 import { Removal } from '../ui/removal';
 import { TABLE } from '../ui/table/table';
 import { dayIn } from '../ui/when';
@@ -41,7 +42,17 @@ const COLUMNS = [
 /** An audience: its rule, who is in it by name or not, and who that comes to now, each with the reason. */
 @Component({
   selector: 'lv-audience-view',
-  imports: [ButtonDirective, InputText, LucideDynamicIcon, NumberField, RouterLink, Several, ...SELECT, ...TABLE],
+  imports: [
+    IconButton,
+    ButtonDirective,
+    InputText,
+    LucideDynamicIcon,
+    NumberField,
+    RouterLink,
+    Several,
+    ...SELECT,
+    ...TABLE,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './audience-view.html',
   styleUrl: './audience-view.css',

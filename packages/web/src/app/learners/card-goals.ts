@@ -7,6 +7,7 @@ import { Textarea } from 'primeng/textarea';
 import { Clock } from '../platform/clock';
 import { DateField } from '../ui/controls/date';
 import { NumberField } from '../ui/controls/number';
+import { IconButton } from '../ui/icon-button';
 import { dayIn } from '../ui/when';
 
 const MOST = mostAt(needsCardSchema, 'goals');
@@ -15,7 +16,7 @@ const MOST_LETTERS = mostAt(needsCardSchema, 'goals', '*', 'text');
 /** Goals, each with what is counted, how much of it is aimed at, and by when. A goal keeps its id: reasons point to it. */
 @Component({
   selector: 'lv-card-goals',
-  imports: [ButtonDirective, DateField, InputText, LucideDynamicIcon, NumberField, Textarea],
+  imports: [IconButton, ButtonDirective, DateField, InputText, LucideDynamicIcon, NumberField, Textarea],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ul>
@@ -85,9 +86,7 @@ const MOST_LETTERS = mostAt(needsCardSchema, 'goals', '*', 'text');
           placeholder="new goal"
           [attr.maxlength]="MOST_LETTERS"
           (change)="add(fresh.value); fresh.value = ''"
-        /><button pButton severity="secondary" class="icon" type="submit" aria-label="Add the goal">
-          <svg lucideIcon="plus"></svg>
-        </button>
+        /><button lvIcon="plus" framed type="submit" says="Add the goal"></button>
       </form>
     } @else {
       <p class="small">A card has room for {{ MOST }} goals.</p>

@@ -15,6 +15,7 @@ import { InputText } from 'primeng/inputtext';
 import { DateField } from '../ui/controls/date';
 import { Propose } from '../ui/controls/propose';
 import { SELECT } from '../ui/controls/select';
+import { IconButton } from '../ui/icon-button';
 import { Press } from '../ui/press';
 import { nearDay } from '../ui/when';
 import { CardDrafts } from './card-drafts';
@@ -32,7 +33,7 @@ const SCALE_NAMES: Readonly<Record<Scale, string>> = {
 /** Levels by skill or objective, each with its scale and day. A new value is a new level: the one before stays, with its day. */
 @Component({
   selector: 'lv-card-levels',
-  imports: [ButtonDirective, DateField, InputText, LucideDynamicIcon, Propose, ...SELECT],
+  imports: [IconButton, ButtonDirective, DateField, InputText, LucideDynamicIcon, Propose, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ul>
@@ -82,17 +83,7 @@ const SCALE_NAMES: Readonly<Record<Scale, string>> = {
             @for (b of r.before; track $index) {
               <div class="row before">
                 <span class="grow">{{ b.says }}</span>
-                <button
-                  pButton
-                  severity="secondary"
-                  text
-                  class="icon"
-                  type="button"
-                  [attr.aria-label]="'Remove: ' + r.skill + ' ' + b.says"
-                  (click)="remove(b.level)"
-                >
-                  <svg lucideIcon="x"></svg>
-                </button>
+                <button lvIcon="x" [says]="'Remove: ' + r.skill + ' ' + b.says" (click)="remove(b.level)"></button>
               </div>
             }
             @if (r.level; as l) {

@@ -31,6 +31,7 @@ import { Clock } from '../platform/clock';
 import { LearnersActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { holdsWords } from '../ui/holds-words';
+import { IconButton } from '../ui/icon-button';
 import { Notice } from '../ui/notice';
 import { FootBar } from '../ui/panes';
 import { Removal } from '../ui/removal';
@@ -66,6 +67,7 @@ interface Row {
 @Component({
   selector: 'lv-learners',
   imports: [
+    IconButton,
     Empty,
     ButtonDirective,
     FootBar,

@@ -13,6 +13,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { Ask } from '../ui/ask';
 import { FileButton } from '../ui/file-button';
 import { growing } from '../ui/growing';
+import { IconButton } from '../ui/icon-button';
 import { Near } from '../ui/near';
 import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
@@ -31,6 +32,7 @@ const CARDS = 6;
 @Component({
   selector: 'lv-shelf',
   imports: [
+    IconButton,
     ProblemCard,
     Empty,
     ButtonDirective,

@@ -1,33 +1,23 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { ButtonDirective } from 'primeng/button';
 import { readPicture } from '../platform/files';
 import { BenchActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { FileButton } from './file-button';
+import { IconButton } from './icon-button';
 import { Notice } from './notice';
 
 /** A button that takes a picture file and keeps it; says the id of what it kept. */
 @Component({
   selector: 'lv-picture-field',
-  imports: [ButtonDirective, FileButton, LucideDynamicIcon],
+  imports: [IconButton, FileButton, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <lv-file-button accept="image/*" [quiet]="quiet()" (chosen)="take($event)" [title]="label()"
       ><svg lucideIcon="image"></svg><span [class.sr]="quiet()">{{ label() }}</span></lv-file-button
     >
     @if (assetId() && quiet()) {
-      <button
-        pButton
-        severity="secondary"
-        text
-        class="icon"
-        type="button"
-        [attr.aria-label]="'Take the picture away: ' + label()"
-        (click)="chosen.emit('')"
-      >
-        <svg lucideIcon="x"></svg>
-      </button>
+      <button lvIcon="x" [says]="'Take the picture away: ' + label()" (click)="chosen.emit('')"></button>
     }
   `,
   styles: `

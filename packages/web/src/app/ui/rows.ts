@@ -11,13 +11,14 @@ import {
 import { LucideDynamicIcon } from '@lucide/angular';
 import type { Piece } from '@lorvet/core';
 import { Clock } from '../platform/clock';
+import { IconButton } from './icon-button';
 import { Picture } from './picture';
 import { PictureField } from './picture-field';
 
 /** A short list that a teacher writes: one line a row, added, moved and taken away; with a picture where that helps. */
 @Component({
   selector: 'lv-rows',
-  imports: [LucideDynamicIcon, NgTemplateOutlet, Picture, PictureField],
+  imports: [IconButton, LucideDynamicIcon, NgTemplateOutlet, Picture, PictureField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ol>
@@ -47,23 +48,12 @@ import { PictureField } from './picture-field';
               (chosen)="picture(r.id, $event)"
             />
           }
+          <button lvIcon="arrow-up" [disabled]="first" [says]="'Move up: ' + r.text" (click)="move(r.id)"></button>
           <button
-            class="btn quiet icon"
-            type="button"
-            [disabled]="first"
-            [attr.aria-label]="'Move up: ' + r.text"
-            (click)="move(r.id)"
-          >
-            <svg lucideIcon="arrow-up"></svg>
-          </button>
-          <button
-            class="btn quiet icon"
-            type="button"
-            [attr.aria-label]="'Take away ' + label().toLowerCase() + ' ' + (i + 1)"
+            lvIcon="x"
+            [says]="'Take away ' + label().toLowerCase() + ' ' + (i + 1)"
             (click)="drop(r.id)"
-          >
-            <svg lucideIcon="x"></svg>
-          </button>
+          ></button>
         </li>
       }
     </ol>

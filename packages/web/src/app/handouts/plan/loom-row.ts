@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { LucideDynamicIcon } from '@lucide/angular';
 import type { Id } from '@lorvet/core';
+import { IconButton } from '../../ui/icon-button';
 import { SwatchMark } from '../../ui/swatch';
 import { PlanAfter } from './plan-after';
 import { type LoomRow, PlanHere } from './plan-here';
@@ -12,7 +12,7 @@ export const MASTER = 'master';
 /** One learner of the loom: who, what the card says, and a crossing with each version. It is drawn anew only where it says something new. */
 @Component({
   selector: 'tr[lvLoomRow]',
-  imports: [LucideDynamicIcon, RouterLink, SwatchMark],
+  imports: [IconButton, RouterLink, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
     '[attr.data-row]': 'row().learner.id',
@@ -28,6 +28,8 @@ export class LoomRowView {
   readonly isChosen = input(false);
   readonly hasOwn = input(false);
   readonly chosen = output<boolean>();
+  /** What else can be done with this learner is asked for. */
+  readonly more = output<Event>();
   protected readonly here = inject(PlanHere);
   protected readonly after = inject(PlanAfter);
   protected readonly MASTER = MASTER;

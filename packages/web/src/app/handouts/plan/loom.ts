@@ -1,12 +1,24 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  linkedSignal,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import type { Id, PlanRule } from '@lorvet/core';
+import type { MenuItem } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
+import { Menu } from 'primeng/menu';
 import { SELECT } from '../../ui/controls/select';
+import { pieceByPiece } from '../../ui/piece-by-piece';
 import { SwatchMark } from '../../ui/swatch';
 import { LoomRowView, MASTER } from './loom-row';
 import { PlanAfter } from './plan-after';
-import { PlanHere } from './plan-here';
+import { type LoomRow, PlanHere } from './plan-here';
 import { Seen } from './seen';
 
 /** From here on only rows near those in sight are drawn, so many at once; each is as high as the others then. */
@@ -21,7 +33,7 @@ const ROW_PX = 33;
  */
 @Component({
   selector: 'lv-loom',
-  imports: [ButtonDirective, LoomRowView, LucideDynamicIcon, Seen, SwatchMark, ...SELECT],
+  imports: [ButtonDirective, LoomRowView, LucideDynamicIcon, Menu, Seen, SwatchMark, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './loom.html',
   styleUrl: './loom.css',
@@ -30,6 +42,7 @@ export class Loom {
   protected readonly here = inject(PlanHere);
   private readonly after = inject(PlanAfter);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  protected readonly pieces = pieceByPiece(1);
   protected readonly MASTER = MASTER;
   protected readonly ROW_PX = ROW_PX;
   protected readonly hasOwn = computed(() => this.here.personal().size > 0);
@@ -125,6 +138,23 @@ export class Loom {
     const column = at.dataset['column'] ?? '';
     const fields = [...(next?.querySelectorAll<HTMLInputElement>('input[type=radio]') ?? [])];
     (fields.find((f) => f.dataset['column'] === column) ?? fields[0])?.focus();
+  }
+
+  private readonly menu = viewChild.required(Menu);
+  protected readonly doings = signal<MenuItem[]>([]);
+
+  /** What else can be done with one learner. */
+  protected open(event: Event, { learner, versions }: LoomRow): void {
+    const { here, after } = this;
+    const ofDraft = [
+      ...(versions.length === 1
+        ? [{ label: 'Another version on some pages', command: () => here.partsOf.set(learner.id) }]
+        : []),
+      { label: 'Take the version away', command: () => here.takeAway([learner.id]) },
+    ];
+    const ofGiven = [{ label: 'Take it away; what was done stays', command: () => after.takeFrom(learner.id) }];
+    this.doings.set(here.isDraft() ? ofDraft : ofGiven);
+    this.menu().toggle(event);
   }
 
   protected isDrawn(key: string): boolean {

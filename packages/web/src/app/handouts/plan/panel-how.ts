@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { LucideDynamicIcon } from '@lucide/angular';
 import type { HandOut, Id, OwnDates } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
@@ -10,6 +9,8 @@ import { DateField } from '../../ui/controls/date';
 import { Fold } from '../../ui/controls/fold';
 import { SELECT } from '../../ui/controls/select';
 import { Several } from '../../ui/controls/several';
+import { IconButton } from '../../ui/icon-button';
+import { pieceByPiece } from '../../ui/piece-by-piece';
 import { dayIn, whenIn } from '../../ui/when';
 import { PlanHere } from './plan-here';
 import { PlanWay } from './plan-way';
@@ -20,30 +21,38 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
 /** In which way it is given, and when: for everybody, for some, and on which days there is no school. */
 @Component({
   selector: 'lv-plan-how',
-  imports: [ButtonDirective, DateField, Fold, InputText, LucideDynamicIcon, PlanWay, Several, ...SELECT],
+  imports: [IconButton, ButtonDirective, DateField, Fold, InputText, PlanWay, Several, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here.plan(); as h) {
-      @if (h.kind === 'work') {
+      @if (h.kind === 'work' && pieces() >= 1) {
         <lv-plan-way />
       }
-      <lv-date
-        [label]="h.kind === 'work' ? 'Opens' : 'Seen from'"
-        withTime
-        [value]="h.opensAt ?? ''"
-        (told)="setDate('opensAt', $event)"
-      />
-      @if (h.kind === 'work') {
-        <lv-date label="Due" withTime timeWhenNone="23:59" [value]="h.dueAt ?? ''" (told)="setDate('dueAt', $event)" />
+      @if (pieces() >= 2) {
+        <lv-date
+          [label]="h.kind === 'work' ? 'Opens' : 'Seen from'"
+          withTime
+          [value]="h.opensAt ?? ''"
+          (told)="setDate('opensAt', $event)"
+        />
+        @if (h.kind === 'work') {
+          <lv-date
+            label="Due"
+            withTime
+            timeWhenNone="23:59"
+            [value]="h.dueAt ?? ''"
+            (told)="setDate('dueAt', $event)"
+          />
+        }
+        <lv-date
+          [label]="h.kind === 'work' ? 'Closes' : 'until'"
+          withTime
+          timeWhenNone="23:59"
+          [value]="h.closesAt ?? ''"
+          (told)="setDate('closesAt', $event)"
+        />
       }
-      <lv-date
-        [label]="h.kind === 'work' ? 'Closes' : 'until'"
-        withTime
-        timeWhenNone="23:59"
-        [value]="h.closesAt ?? ''"
-        (told)="setDate('closesAt', $event)"
-      />
-      @if (h.kind === 'work') {
+      @if (h.kind === 'work' && pieces() >= 3) {
         <lv-date
           label="Answers come out"
           withTime
@@ -62,7 +71,7 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
         Times are those of this machine ({{ zone }}).
         {{ h.kind === 'work' ? 'After it closes nobody can write in it any more.' : seen() }}
       </p>
-      @if (h.kind === 'work') {
+      @if (h.kind === 'work' && pieces() >= 4) {
         <fieldset>
           <legend>Other dates for some</legend>
           @for (o of set(); track o.learner.id) {
@@ -101,41 +110,37 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
           />
         </fieldset>
       }
-      <lv-fold name="Days without school">
-        @for (o of here.days().off; track $index) {
-          <div class="off">
-            <span class="grow"
-              >{{ dayIn(o.from) }}{{ o.until && o.until !== o.from ? ' to ' + dayIn(o.until) : ''
-              }}{{ o.name ? ', ' + o.name : '' }}</span
-            >
-            <button
+      @if (pieces() >= 5) {
+        <lv-fold name="Days without school">
+          @for (o of here.days().off; track $index) {
+            <div class="off">
+              <span class="grow"
+                >{{ dayIn(o.from) }}{{ o.until && o.until !== o.from ? ' to ' + dayIn(o.until) : ''
+                }}{{ o.name ? ', ' + o.name : '' }}</span
+              >
+              <button
+                lvIcon="x"
+                [says]="'There is school: ' + (o.name || dayIn(o.from))"
+                (click)="dropOff($index)"
+              ></button>
+            </div>
+          }
+          <div class="two">
+            <lv-date label="From" [value]="from()" (told)="from.set($event)" />
+            <lv-date label="until" [value]="until()" (told)="until.set($event)" />
+          </div>
+          <form class="row" (submit)="$event.preventDefault(); addOff(n.value); n.value = ''">
+            <input pInputText class="grow" #n maxlength="80" aria-label="What for" placeholder="holidays" /><button
               pButton
               severity="secondary"
-              text
-              class="icon"
-              type="button"
-              [attr.aria-label]="'There is school: ' + (o.name || dayIn(o.from))"
-              (click)="dropOff($index)"
+              type="submit"
+              [disabled]="!from()"
             >
-              <svg lucideIcon="x"></svg>
+              Add
             </button>
-          </div>
-        }
-        <div class="two">
-          <lv-date label="From" [value]="from()" (told)="from.set($event)" />
-          <lv-date label="until" [value]="until()" (told)="until.set($event)" />
-        </div>
-        <form class="row" (submit)="$event.preventDefault(); addOff(n.value); n.value = ''">
-          <input pInputText class="grow" #n maxlength="80" aria-label="What for" placeholder="holidays" /><button
-            pButton
-            severity="secondary"
-            type="submit"
-            [disabled]="!from()"
-          >
-            Add
-          </button>
-        </form>
-      </lv-fold>
+          </form>
+        </lv-fold>
+      }
     }
   `,
   styleUrl: './panel.css',
@@ -143,6 +148,7 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
 export class PanelHow {
   protected readonly here = inject(PlanHere);
   private readonly work = inject(WorkspaceStore);
+  protected readonly pieces = pieceByPiece(5);
   protected readonly whenIn = whenIn;
   protected readonly dayIn = dayIn;
   protected readonly zone = Intl.DateTimeFormat().resolvedOptions().timeZone;

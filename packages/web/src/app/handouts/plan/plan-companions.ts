@@ -13,6 +13,7 @@ import { WorkspaceStore } from '../../store/workspace';
 import { Take } from '../../ui/blocks/take';
 import { FileButton } from '../../ui/file-button';
 import { SELECT } from '../../ui/controls/select';
+import { IconButton } from '../../ui/icon-button';
 
 /** What can be added beside files and addresses, and what it is called at first. */
 const KINDS = [
@@ -25,7 +26,7 @@ const KINDS = [
 /** What goes with a hand-out: addresses, words to read, words for those at home. */
 @Component({
   selector: 'lv-plan-companions',
-  imports: [ButtonDirective, FileButton, InputText, LucideDynamicIcon, Take, Textarea, ...SELECT],
+  imports: [IconButton, ButtonDirective, FileButton, InputText, LucideDynamicIcon, Take, Textarea, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fieldset>
@@ -42,17 +43,7 @@ const KINDS = [
               [attr.aria-label]="'What it is called: ' + c.title"
               (change)="change(c, { title: t.value.trim() || c.title })"
             />
-            <button
-              pButton
-              severity="secondary"
-              text
-              class="icon"
-              type="button"
-              [attr.aria-label]="'Take away: ' + c.title"
-              (click)="changed.emit(without(c))"
-            >
-              <svg lucideIcon="x"></svg>
-            </button>
+            <button lvIcon="x" [says]="'Take away: ' + c.title" (click)="changed.emit(without(c))"></button>
           </div>
           @if (c.is === 'link') {
             <input
@@ -91,9 +82,7 @@ const KINDS = [
           (paste)="pasted($event)"
           aria-label="Address that goes with it"
           placeholder="paste one or several"
-        /><button pButton severity="secondary" class="icon" type="submit" aria-label="Add the address">
-          <svg lucideIcon="plus"></svg>
-        </button>
+        /><button lvIcon="plus" framed type="submit" says="Add the address"></button>
       </form>
       <lv-file-button accept="image/*,audio/*,video/mp4,video/webm,application/pdf,.pdf" (chosen)="file($event)"
         ><svg lucideIcon="upload"></svg>A file</lv-file-button

@@ -33,7 +33,8 @@ describe('the loom', () => {
     expect(versionsOf('l-jory')).toEqual(['pun-core']);
     await place.check(/^Extended for Jory S\./);
     expect(versionsOf('l-jory')).toEqual(['pun-ext']);
-    await place.press('Take the version of Jory S. away');
+    await place.press('More for Jory S.');
+    await place.pick('Take the version away');
     expect(versionsOf('l-jory')).toEqual([]);
     await place.undo();
     expect(versionsOf('l-jory')).toEqual(['pun-ext']);
@@ -257,7 +258,8 @@ describe('a notice', () => {
 });
 
 it('a learner gets another version on one page, page by page, and by hand another one whole', async () => {
-  await place.press('Page by page for Jory S.');
+  await place.press('More for Jory S.');
+  await place.pick('Another version on some pages');
   const [first] = await place.family('puncture').revisions.slice(-1);
   const page = first?.content.pages[0];
   await place.choose(/^Page 1/, 'Supported');

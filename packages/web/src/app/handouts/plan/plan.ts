@@ -21,6 +21,7 @@ import { WorkspaceStore } from '../../store/workspace';
 import { Empty } from '../../ui/empty';
 import { Notice } from '../../ui/notice';
 import { FootBar } from '../../ui/panes';
+import { pieceByPiece } from '../../ui/piece-by-piece';
 import { dayIn, whenIn } from '../../ui/when';
 import { AgainBox } from '../again-box';
 import { Loom } from './loom';
@@ -92,6 +93,7 @@ export class Plan {
   private readonly notice = inject(Notice);
   protected readonly loom = viewChild(Loom);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  protected readonly pieces = pieceByPiece(2);
   protected readonly STATES = STATES;
   protected readonly WAYS = WAYS;
   protected readonly STEP_NAMES = STEP_NAMES;

@@ -10,6 +10,7 @@ import { Stopped } from '../../platform/workers/task';
 import { NumberField } from '../../ui/controls/number';
 import { SELECT } from '../../ui/controls/select';
 import { Several } from '../../ui/controls/several';
+import { IconButton } from '../../ui/icon-button';
 import { MASTER } from './loom-row';
 import { PlanAfter } from './plan-after';
 import { PlanHere } from './plan-here';
@@ -20,7 +21,7 @@ import { PlanHere } from './plan-here';
  */
 @Component({
   selector: 'lv-team-board',
-  imports: [ButtonDirective, InputText, LucideDynamicIcon, NumberField, Several, ...SELECT],
+  imports: [IconButton, ButtonDirective, InputText, LucideDynamicIcon, NumberField, Several, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here.plan(); as h) {
@@ -76,17 +77,7 @@ import { PlanHere } from './plan-here';
                 (change)="set(t, { name: n.value.trim() || t.name }); n.value = n.value.trim() || t.name"
               />
               @if (here.isDraft()) {
-                <button
-                  pButton
-                  severity="secondary"
-                  text
-                  class="icon"
-                  type="button"
-                  [attr.aria-label]="'Take the group ' + t.name + ' away'"
-                  (click)="drop(t)"
-                >
-                  <svg lucideIcon="x"></svg>
-                </button>
+                <button lvIcon="x" [says]="'Take the group ' + t.name + ' away'" (click)="drop(t)"></button>
               }
             </div>
             <lv-select
@@ -105,13 +96,10 @@ import { PlanHere } from './plan-here';
                   <span class="grow">{{ l.name }}</span>
                   @if (l.isLoose) {
                     <button
-                      class="btn quiet icon"
-                      type="button"
-                      [attr.aria-label]="'Take ' + l.name + ' out of ' + t.name"
+                      lvIcon="x"
+                      [says]="'Take ' + l.name + ' out of ' + t.name"
                       (click)="move(l.id, '')"
-                    >
-                      <svg lucideIcon="x"></svg>
-                    </button>
+                    ></button>
                   }
                 </li>
               } @empty {

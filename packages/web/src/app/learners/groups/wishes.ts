@@ -1,32 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { LucideDynamicIcon } from '@lucide/angular';
 import type { Learner, Wish } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { SELECT } from '../../ui/controls/select';
+import { IconButton } from '../../ui/icon-button';
 
 type Want = Wish['want'];
 
 /** Who is to be together or apart, whether it must be so or would be good. */
 @Component({
   selector: 'lv-wishes',
-  imports: [ButtonDirective, LucideDynamicIcon, ...SELECT],
+  imports: [IconButton, ButtonDirective, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ul>
       @for (w of shown(); track $index) {
         <li class="row">
           <span class="grow">{{ w.says }}</span>
-          <button
-            pButton
-            severity="secondary"
-            text
-            class="icon"
-            type="button"
-            [attr.aria-label]="'No wish any more: ' + w.says"
-            (click)="changed.emit(without($index))"
-          >
-            <svg lucideIcon="x"></svg>
-          </button>
+          <button lvIcon="x" [says]="'No wish any more: ' + w.says" (click)="changed.emit(without($index))"></button>
         </li>
       }
     </ul>

@@ -1,17 +1,22 @@
 import {
+  afterNextRender,
   booleanAttribute,
   ChangeDetectionStrategy,
   Component,
   computed,
   inject,
+  Injector,
   input,
   output,
   signal,
+  viewChild,
 } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { format, parseISO } from 'date-fns';
 import { PrimeNG } from 'primeng/config';
 import { DatePicker } from 'primeng/datepicker';
+import { InputText } from 'primeng/inputtext';
+import { IconButton } from '../icon-button';
 import { controlled } from './controlled';
 import { asControl, OfForm } from './of-form';
 import { ownForm } from './own-form';
@@ -21,36 +26,58 @@ let made = 0;
 
 /**
  * A day, or a day and time, typed or chosen from a calendar, in the form and week of the teacher's browser. `value` and
- * what is told are local: "2026-11-26", "2026-11-26T14:30", or "" for none.
+ * what is told are local: "2026-11-26", "2026-11-26T14:30", or "" for none. Until its calendar is asked for it is a line to
+ * write in: a calendar takes some 30 ms to make, and a plan has six of them.
  */
 @Component({
   selector: 'lv-date',
-  imports: [DatePicker, ReactiveFormsModule],
+  imports: [IconButton, DatePicker, InputText, ReactiveFormsModule],
   host: { '(input)': 'type($event)' },
   providers: [asControl(() => DateField)],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [for]="id" [class.sr]="hideLabel()">{{ label() }}</label>
-    <p-datepicker
-      [inputId]="id"
-      [formControl]="shown.control"
-      [dateFormat]="own.day"
-      [firstDayOfWeek]="own.words.firstDayOfWeek ?? 1"
-      [showTime]="withTime()"
-      [hourFormat]="own.hours"
-      [stepMinute]="5"
-      [keepInvalid]="true"
-      [showIcon]="true"
-      [showOnFocus]="false"
-      [showButtonBar]="true"
-      [placeholder]="own.example(withTime())"
-      [iconAriaLabel]="'Calendar: ' + label()"
-      appendTo="body"
-      (onSelect)="chosen()"
-      (onBlur)="tell()"
-      (onClearClick)="chosen()"
-      (onTodayClick)="chosen()"
-    />
+    @if (asked()) {
+      <p-datepicker
+        [inputId]="id"
+        [formControl]="shown.control"
+        [dateFormat]="own.day"
+        [firstDayOfWeek]="own.words.firstDayOfWeek ?? 1"
+        [showTime]="withTime()"
+        [hourFormat]="own.hours"
+        [stepMinute]="5"
+        [keepInvalid]="true"
+        [showIcon]="true"
+        [showOnFocus]="false"
+        [showButtonBar]="true"
+        [placeholder]="own.example(withTime())"
+        [iconAriaLabel]="'Calendar: ' + label()"
+        appendTo="body"
+        (onSelect)="chosen()"
+        (onBlur)="tell()"
+        (onClearClick)="chosen()"
+        (onTodayClick)="chosen()"
+      />
+    } @else {
+      <span class="line">
+        <input
+          pInputText
+          [id]="id"
+          autocomplete="off"
+          [formControl]="line.control"
+          [placeholder]="own.example(withTime())"
+          (blur)="tell()"
+        /><button
+          lvIcon="calendar-days"
+          framed
+          aria-haspopup="dialog"
+          aria-expanded="false"
+          [says]="'Calendar: ' + label()"
+          [disabled]="shown.control.disabled"
+          (click)="ask()"
+        ></button>
+      </span>
+    }
     @if (says(); as s) {
       <p class="small wrong" role="alert">{{ s }}</p>
     }
@@ -59,6 +86,23 @@ let made = 0;
   styles: `
     .wrong {
       color: var(--madder);
+    }
+    .line {
+      display: flex;
+      min-width: 0;
+      font-weight: 400;
+    }
+    .line input {
+      flex: 1;
+      min-width: 0;
+      border-start-end-radius: 0;
+      border-end-end-radius: 0;
+    }
+    .line button {
+      flex: none;
+      border-start-start-radius: 0;
+      border-end-start-radius: 0;
+      margin-inline-start: -1px;
     }
   `,
 })
@@ -82,10 +126,37 @@ export class DateField extends OfForm<string> {
     equal: (a, b) => (a instanceof Date && b instanceof Date ? a.getTime() === b.getTime() : a === b),
   });
   protected readonly shown = controlled(this.day);
+  /** The same in words, for the line to write in. */
+  protected readonly line = controlled(computed(() => this.inOwnForm(this.day())));
+  /** Its calendar has been asked for. */
+  protected readonly asked = signal(false);
+  private readonly injector = inject(Injector);
+  private readonly calendar = viewChild(DatePicker);
 
   constructor() {
     super();
     inject(PrimeNG).setTranslation(this.own.words);
+  }
+
+  private inOwnForm(at: Date | string | null): string {
+    if (!(at instanceof Date)) return '';
+    const day = this.own.day.replace('mm', 'MM').replace('yy', 'yyyy');
+    return format(at, this.withTime() ? `${day} ${this.own.hours === '12' ? 'hh:mm a' : 'HH:mm'}` : day);
+  }
+
+  protected ask(): void {
+    const typed = this.typed;
+    this.asked.set(true);
+    afterNextRender(
+      () => {
+        const input = this.calendar()?.inputfieldViewChild?.nativeElement as HTMLInputElement | undefined;
+        if (!input) return;
+        // What could not be read stays to be mended.
+        if (typed) input.value = typed;
+        this.calendar()?.onButtonClick(new Event('click'));
+      },
+      { injector: this.injector },
+    );
   }
 
   /** Typed, pasted or spoken: read when the field is left. */
@@ -119,9 +190,13 @@ export class DateField extends OfForm<string> {
     const at = control.value;
     const text = at instanceof Date ? format(at, this.withTime() ? "yyyy-MM-dd'T'HH:mm" : 'yyyy-MM-dd') : '';
     this.touched();
-    if (text === this.kept()) return;
+    if (text === this.kept()) {
+      this.line.show();
+      return;
+    }
     this.changed(text);
     this.told.emit(text);
     this.shown.show();
+    this.line.show();
   }
 }

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, signal, viewChild } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Gap, gapParts } from '@lorvet/core';
+import { IconButton } from '../../icon-button';
 import { type BlockOf, EditorPart, MOST_SEVERAL, several } from '../editor-part';
 
 @Component({
   selector: 'lv-gaps-editor',
-  imports: [LucideDynamicIcon],
+  imports: [IconButton, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <textarea
@@ -68,14 +69,7 @@ import { type BlockOf, EditorPart, MOST_SEVERAL, several } from '../editor-part'
             (change)="gap(g, { others: keys(o.value) })"
           />
         }
-        <button
-          class="btn quiet icon"
-          type="button"
-          [attr.aria-label]="'Take gap ' + (i + 1) + ' away; its words stay'"
-          (click)="fill(g)"
-        >
-          <svg lucideIcon="x"></svg>
-        </button>
+        <button lvIcon="x" [says]="'Take gap ' + (i + 1) + ' away; its words stay'" (click)="fill(g)"></button>
       </div>
     }
     @if (block().mode === 'bank') {

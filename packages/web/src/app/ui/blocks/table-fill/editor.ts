@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { IconButton } from '../../icon-button';
 import { type BlockOf, EditorPart, MOST_SEVERAL, several } from '../editor-part';
 
 type Row = BlockOf<'table-fill'>['rows'][number];
@@ -7,7 +8,7 @@ type Cell = Row['cells'][number];
 
 @Component({
   selector: 'lv-table-fill-editor',
-  imports: [LucideDynamicIcon],
+  imports: [IconButton, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="scroll">
@@ -60,14 +61,7 @@ type Cell = Row['cells'][number];
               </td>
             }
             <td>
-              <button
-                class="btn quiet icon"
-                type="button"
-                [attr.aria-label]="'Take away row ' + (i + 1)"
-                (click)="dropRow(r.id)"
-              >
-                <svg lucideIcon="x"></svg>
-              </button>
+              <button lvIcon="x" [says]="'Take away row ' + (i + 1)" (click)="dropRow(r.id)"></button>
             </td>
           </tr>
         }

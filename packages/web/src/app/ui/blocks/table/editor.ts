@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { mostIn } from '@lorvet/core';
+import { IconButton } from '../../icon-button';
 import { Notice } from '../../notice';
 import { type BlockOf, EditorPart } from '../editor-part';
 
@@ -11,7 +12,7 @@ const widthOf = (rows: readonly Row[]): number => Math.max(1, ...rows.map((r) =>
 
 @Component({
   selector: 'lv-table-editor',
-  imports: [LucideDynamicIcon],
+  imports: [IconButton, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <input
@@ -41,14 +42,7 @@ const widthOf = (rows: readonly Row[]): number => Math.max(1, ...rows.map((r) =>
               </td>
             }
             <td>
-              <button
-                class="btn quiet icon"
-                type="button"
-                [attr.aria-label]="'Take away row ' + (i + 1)"
-                (click)="dropRow(r.id)"
-              >
-                <svg lucideIcon="x"></svg>
-              </button>
+              <button lvIcon="x" [says]="'Take away row ' + (i + 1)" (click)="dropRow(r.id)"></button>
             </td>
           </tr>
         }
