@@ -27,6 +27,7 @@ export { proposeWords } from './adjust/word-bank';
 export { type AskedObjective, askedObjectives } from './bank/asked';
 export { assetsHeld, assetsOfFamily, AssetUses, assetUses } from './bank/assets';
 export * from './bank/bank';
+export { placesInOrder } from './assign/album-of';
 export { type Band, bandsOf, type Recipients, recipientsOf } from './assign/recipients';
 export { type Again, again, type SeriesStep, seriesOf } from './assign/after/again';
 export * from './assign/after/another';

@@ -12,12 +12,17 @@ export const albumSchema = z.strictObject({
   /** The pages that each place is made of. */
   pageIds: z.array(idSchema),
   comments: z.boolean(),
+  /** What stands above the index, and how many names are side by side in it (0: as many as have room). */
+  words: z.string().default(''),
+  columns: z.number().int().min(0).max(8).default(0),
   places: z.array(
     z.strictObject({
       /** Under whom the work is kept. */
       id: idSchema,
       /** Empty where places have no names. */
       name: z.string(),
+      /** The heading it stands under; empty for none. */
+      under: z.string().default(''),
       sheet: z.string().max(64),
       own: z.array(learnerBlockSchema),
     }),

@@ -76,6 +76,19 @@ export const teamSchema = z.object({
 });
 export type Team = z.infer<typeof teamSchema>;
 
+/** How the index of places is laid out. */
+export const indexLayoutSchema = z.object({
+  /** What stands above the names. */
+  words: z.string().max(500).default(''),
+  /** Names side by side; 0 for as many as have room. */
+  columns: z.number().int().min(0).max(8).default(0),
+  /** By name, under the names of their classes, or as the teacher put them. */
+  order: z.enum(['name', 'class', 'own']).default('name'),
+  /** As the teacher put them; who is not among them comes after them, by name. */
+  ownOrder: z.array(idSchema).max(2000).default([]),
+});
+export type IndexLayout = z.infer<typeof indexLayoutSchema>;
+
 /** Where there is a place for each: which pages are made anew for every learner, and who sees whose. */
 export const placeSchema = z.object({
   /** The pages that each learner has of their own; the others are for all. */
@@ -91,6 +104,8 @@ export const placeSchema = z.object({
     .array(z.object({ id: idSchema, to: idSchema, from: idSchema, text: z.string().max(500), isShown: z.boolean() }))
     .max(5000)
     .default([]),
+  /** Left out, the index is plain: by name, as many side by side as have room. */
+  layout: indexLayoutSchema.optional(),
 });
 export type Place = z.infer<typeof placeSchema>;
 

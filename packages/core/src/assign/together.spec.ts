@@ -5,8 +5,10 @@ import { statesIn } from '../keep/index-parts';
 import { workKeysOf } from '../keep/head-parts';
 import { codes, people, pool, survey, w } from '../testing/demo-plan';
 import type { Copy } from '../work/copy';
+import { NEW_CLASS } from '../learners/people';
+import { placesInOrder } from './album-of';
 import { giveOut } from './give-out';
-import { EVERYBODY, type HandOut, worksOf } from './hand-out';
+import { EVERYBODY, type HandOut, type IndexLayout, worksOf } from './hand-out';
 import { placed, teamsOf, unplaced } from './teams';
 import { safestWay, waysToGive } from './ways';
 
@@ -157,6 +159,30 @@ describe('a place for each', () => {
     expect(album({})?.places.map((p) => p.name)).toContain('Jory S.');
     expect(album({})?.places).toHaveLength(14);
     expect(album({ isOpen: false })).toBeUndefined();
+  });
+
+  it('stands in the order that the teacher laid out: by name, under classes, or their own with who is new at its end', () => {
+    const classes = [
+      { id: 'c2', name: 'Tern', learnerIds: ['l-a', 'l-c'] },
+      { id: 'c1', name: 'Gull', learnerIds: ['l-b', 'l-c'] },
+    ].map((c) => ({ ...NEW_CLASS, ...c }));
+    const nameOf = (id: string) => ({ 'l-a': 'Zoe', 'l-b': 'Mia', 'l-c': 'Ada', 'l-d': 'Kit' })[id] ?? '';
+    const order = (layout?: Partial<IndexLayout>, names = true) =>
+      placesInOrder(
+        {
+          id: 'h',
+          place: { ...place, names, layout: { words: '', columns: 0, order: 'name', ownOrder: [], ...layout } },
+        },
+        ['l-a', 'l-b', 'l-c', 'l-d'],
+        nameOf,
+        classes,
+      ).map((p) => `${p.under} ${nameOf(p.id)}`);
+    expect(order()).toEqual([' Ada', ' Kit', ' Mia', ' Zoe']);
+    expect(order({ order: 'class' })).toEqual(['Gull Ada', 'Gull Mia', 'Tern Zoe', 'Others Kit']);
+    expect(order({ order: 'own', ownOrder: ['l-d', 'l-gone', 'l-a'] })).toEqual([' Kit', ' Zoe', ' Ada', ' Mia']);
+    expect(order({ order: 'class' }, false).every((x) => x.startsWith(' '))).toBe(true);
+    const own = album({ layout: { words: 'Our pool', columns: 3, order: 'own', ownOrder: ['l-kerra'] } } as never);
+    expect([own?.words, own?.columns, own?.places[0]?.name]).toEqual(['Our pool', 3, 'Kerra L.']);
   });
 
   it('without names says nowhere whose a place is', () => {

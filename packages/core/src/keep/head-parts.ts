@@ -58,6 +58,8 @@ export const handOutHeadSchema = z.object({
   holders: z.array(z.object({ versionId: idSchema.nullable(), learners: packedIdsSchema })),
   /** Under whom the work is kept, where several do it together; else each has their own. */
   shared: z.array(idSchema).default([]),
+  /** What the groups among these are called. */
+  teams: z.record(idSchema, z.string()).default({}),
 });
 export type HandOutHead = z.infer<typeof handOutHeadSchema>;
 

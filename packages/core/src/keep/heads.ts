@@ -79,6 +79,7 @@ export function handOutHead(h: HandOut, frozen: FrozenById): HandOutHead {
     state: h.state,
     givenAt: h.givenAt,
     shared: [...new Set(Object.values(h.given).flatMap((g) => g.shares ?? []))],
+    teams: Object.fromEntries(h.state === 'given' && h.way === 'per-group' ? h.teams.map((t) => [t.id, t.name]) : []),
     holders: [...by].map(([versionId, ids]) => ({ versionId, learners: packIds(ids) })),
   };
 }

@@ -1,3 +1,4 @@
+import type { Id } from '../activity/block';
 import type { Family } from '../activity/family';
 import { albumOf } from '../assign/album-of';
 import { type Frozen, type HandOut, workKeyOf, worksOf } from '../assign/hand-out';
@@ -13,6 +14,7 @@ import { type Copy, saidOf } from '../work/copy';
 import { type RecordChange, workPatches } from './work-changes';
 import { type CollectionName, COLLECTIONS, emptyIndex, isRemoved, listOf } from '../collections';
 import type { Workspace } from '../workspace';
+import { type HandOutHead, holdersOf } from './head-parts';
 import { familyHead, handOutHead } from './heads';
 import { type Index, type IndexPatch, patchedIndex } from './index-parts';
 import type { Removed } from './removed';
@@ -92,7 +94,7 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     const works = shown ? worksOf(shown) : new Map<string, string[]>();
     const nameOf = (l: string) => (w.learners[l] as Learner | undefined)?.name ?? '';
     if (shown?.place || then?.place)
-      out.push({ in: 'albums', id, put: shown ? albumOf(shown, w.learners, w.frozen) : null });
+      out.push({ in: 'albums', id, put: shown ? albumOf(shown, w.learners, listOf(w.classes), w.frozen) : null });
     for (const c of shown?.companions ?? []) {
       const beside = c.is === 'activity' ? (w.frozen[c.frozen] as Frozen | undefined) : undefined;
       if (beside) sheetOf(beside);
@@ -160,20 +162,41 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
 }
 
 /**
- * Learners whose slips say other dates after these changes, though nothing of their hand-outs changed: what is agreed for
- * them is another, or the days of school are.
+ * Parts of the index that say something else after these changes, though nothing of their hand-outs changed: dates, where
+ * more time is agreed for a learner or the days of school are others; names, where others read them beside their work.
  */
-export function slipsToRemake(changes: readonly RecordChange[], w: Pick<Known, 'learners'>): string[] {
-  const ids = new Set<string>();
+export function partsToRemake(
+  changes: readonly RecordChange[],
+  w: Pick<Known, 'learners'>,
+  heads: Readonly<Record<Id, HandOutHead>>,
+): { kind: 'slips' | 'albums'; id: Id }[] {
+  const slips = new Set<Id>();
+  const albums = new Set<Id>();
+  const named = new Set<Id>();
+  let classes = false;
   const hasMore = (l: Learner | undefined) => l?.needs.supports.filter((s) => s.what === EXTRA_TIME) ?? [];
   for (const c of changes) {
     if (c.collection === 'learners') {
       const [was, is] = [c.before as Learner | undefined, c.after as Learner | undefined];
-      if (was && is && !isSame(hasMore(was), hasMore(is))) ids.add(c.id);
+      if (was && is && !isSame(hasMore(was), hasMore(is))) slips.add(c.id);
+      if (was && is && was.name !== is.name) named.add(c.id);
     }
-    if (c.collection === 'calendars') for (const l of listOf(w.learners)) if (hasMore(l).length) ids.add(l.id);
+    if (c.collection === 'classes') classes = true;
+    if (c.collection === 'calendars') for (const l of listOf(w.learners)) if (hasMore(l).length) slips.add(l.id);
   }
-  return [...ids];
+  if (named.size || classes)
+    for (const h of Object.values(heads)) {
+      const isAlbum = h.way === 'place-each';
+      if (h.state !== 'given' || (!isAlbum && h.shared.length === 0)) continue;
+      const holders = holdersOf(h);
+      const isNamed = holders.some((id) => named.has(id));
+      if (isAlbum && (isNamed || classes)) albums.add(h.id);
+      else if (isNamed) for (const id of holders) slips.add(id);
+    }
+  return [
+    ...[...slips].map((id) => ({ kind: 'slips' as const, id })),
+    ...[...albums].map((id) => ({ kind: 'albums' as const, id })),
+  ];
 }
 
 const sameComfort = (a: Comfort | null, b: Comfort | null): boolean => isSame(a, b);

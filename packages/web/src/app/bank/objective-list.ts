@@ -131,7 +131,7 @@ interface Row {
           }
           <td>
             @if (o.isListed) {
-              <button lvIcon="x" [says]="'Take off the list: ' + o.text" (click)="drop(o.id)"></button>
+              <button type="button" lvIcon="x" [says]="'Take off the list: ' + o.text" (click)="drop(o.id)"></button>
             } @else {
               <button
                 pButton

@@ -160,7 +160,12 @@ import { Parts } from '../store/parts';
                 <span class="tag" [class.madder]="!asked().get(o.id)" [title]="'Items that ask for this objective'">{{
                   asked().get(o.id) ?? 0
                 }}</span>
-                <button lvIcon="x" [says]="'Remove objective ' + o.text" (click)="objective(o.id, '')"></button>
+                <button
+                  type="button"
+                  lvIcon="x"
+                  [says]="'Remove objective ' + o.text"
+                  (click)="objective(o.id, '')"
+                ></button>
               </li>
             }
             <li>

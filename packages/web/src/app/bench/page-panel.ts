@@ -134,7 +134,12 @@ const COLOUR_NAMES: Record<Exclude<PageMark['colour'], ''>, string> = {
             @for (t of templates(); track t.id) {
               <li class="row">
                 <span class="grow">{{ t.name }}</span>
-                <button lvIcon="x" [says]="'Remove the template ' + t.name" (click)="dropTemplate(t.id)"></button>
+                <button
+                  type="button"
+                  lvIcon="x"
+                  [says]="'Remove the template ' + t.name"
+                  (click)="dropTemplate(t.id)"
+                ></button>
               </li>
             }
           </ul>

@@ -38,6 +38,7 @@ export function atTime(plan: HandOut, learner: Learner, now: string, days: Param
   template: `
     <div class="bar" role="group" aria-label="Looking as">
       <button
+        type="button"
         lvIcon="arrow-left"
         framed
         says="The learner before"
@@ -46,6 +47,7 @@ export function atTime(plan: HandOut, learner: Learner, now: string, days: Param
       ></button>
       <strong>{{ learner().name }}, {{ at() + 1 }} of {{ all().length }}</strong>
       <button
+        type="button"
         lvIcon="arrow-right"
         framed
         says="The next learner"

@@ -25,7 +25,7 @@ import { DeskSession } from './desk-session';
             ><svg lucideIcon="arrow-left"></svg>Back to my place</a
           >
         </div>
-        <lv-place-index [list]="list()" [(at)]="at" />
+        <lv-place-index [list]="list()" [words]="a.words" [columns]="a.columns" [(at)]="at" />
         @if (shown(); as p) {
           <section [attr.aria-label]="called(at())">
             <h2>{{ called(at()) }}</h2>
@@ -127,8 +127,8 @@ export class DeskPlaces {
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));
   protected readonly album = computed(() => this.places.album(this.handOutId()));
   protected readonly list = computed(() =>
-    (this.album()?.places ?? []).map(({ id, name }) =>
-      id === this.mine() ? { id, name, says: 'yours' } : { id, name },
+    (this.album()?.places ?? []).map(({ id, name, under }) =>
+      id === this.mine() ? { id, name, under, says: 'yours' } : { id, name, under },
     ),
   );
   protected readonly shown = computed(() => this.places.placeIn(this.handOutId(), this.at()));

@@ -77,7 +77,12 @@ const WEEK = 7;
                     (typed)="setStep($index, { later: ($event ?? 1) * WEEK })"
                   />
                   <span>{{ s.later === WEEK ? 'week later' : 'weeks later' }}</span>
-                  <button lvIcon="x" [says]="'Take part ' + ($index + 2) + ' away'" (click)="dropStep($index)"></button>
+                  <button
+                    type="button"
+                    lvIcon="x"
+                    [says]="'Take part ' + ($index + 2) + ' away'"
+                    (click)="dropStep($index)"
+                  ></button>
                 </div>
               }
               <button

@@ -5,10 +5,13 @@ import {
   copyIdOf,
   copyState,
   frozenFor,
+  type IndexLayout,
   learnerSheet,
   type Place,
   pagesFor,
+  placesInOrder,
   questionNumbers,
+  recipientsOf,
   type Remark,
 } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
@@ -19,8 +22,10 @@ import { Parts } from '../store/parts';
 import { wantWork } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
 import { LaidPage } from '../ui/blocks/laid-page';
+import { Fold } from '../ui/controls/fold';
 import { Empty } from '../ui/empty';
 import { PlaceIndex } from '../ui/place-index';
+import { PlaceLayout } from './place-layout';
 
 /** What one learner wrote to another's place, that the teacher has said nothing to yet. */
 interface Waiting extends Remark {
@@ -30,7 +35,7 @@ interface Waiting extends Remark {
 /** The index of everybody's places in one hand-out, the place that is chosen, and what learners wrote to each other. */
 @Component({
   selector: 'lv-places',
-  imports: [ButtonDirective, Empty, LaidPage, PlaceIndex, RouterLink],
+  imports: [ButtonDirective, Empty, Fold, LaidPage, PlaceIndex, PlaceLayout, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (plan(); as h) {
@@ -38,10 +43,20 @@ interface Waiting extends Remark {
         <div class="row">
           <h1 class="grow">{{ h.title }}: index and places</h1>
           <a pButton severity="secondary" [routerLink]="['/hand-outs', h.id]">The plan</a>
-          <a pButton severity="secondary" [routerLink]="['/marking', h.id]" [queryParams]="{ learner: at() }"
-            >Mark it</a
-          >
+          @if (h.state === 'given') {
+            <a pButton severity="secondary" [routerLink]="['/marking', h.id]" [queryParams]="{ learner: at() }"
+              >Mark it</a
+            >
+          }
         </div>
+        <lv-fold name="Lay the index out">
+          <lv-place-layout
+            [layout]="layout()"
+            [list]="list()"
+            [names]="h.place?.names ?? true"
+            (changed)="layOut($event)"
+          />
+        </lv-fold>
         @if (waiting().length) {
           <section class="card ochre" aria-label="To read first">
             <h2>{{ many(waiting().length, 'word') }} to read first</h2>
@@ -58,7 +73,12 @@ interface Waiting extends Remark {
             </ul>
           </section>
         }
-        <lv-place-index [list]="list()" [(at)]="at" />
+        <lv-place-index [list]="list()" [words]="layout().words" [columns]="layout().columns" [(at)]="at" />
+        @if (h.state === 'draft') {
+          <p class="small">
+            Whoever the plan is for has a place here, also who joins later. Their pages come when it is given.
+          </p>
+        }
         @if (shown(); as p) {
           <section class="place" [attr.aria-label]="nameOf(at())">
             <h2>{{ nameOf(at()) }}</h2>
@@ -126,20 +146,30 @@ export class Places {
   );
   protected readonly plan = computed(() => {
     const plan = this.work.handOuts()[this.id()];
-    return plan?.way === 'place-each' && plan.state === 'given' ? plan : undefined;
+    return plan?.way === 'place-each' ? plan : undefined;
   });
   private readonly names = computed(() => new Map(this.work.people().learners.map((l) => [l.id, l.name])));
-  /** In the order of their names, with how far each is. */
+  protected readonly layout = computed(
+    (): IndexLayout => this.plan()?.place?.layout ?? { words: '', columns: 0, order: 'name', ownOrder: [] },
+  );
+  /** In the order of the index, with how far each is; of a draft, whoever it is for. */
   protected readonly list = computed(() => {
     const plan = this.plan();
     if (!plan) return [];
-    return Object.keys(plan.given)
-      .map((id) => {
-        const copyId = copyIdOf(plan.id, id);
-        const state = copyState(plan, this.work.copies()[copyId], this.work.markings()[copyId], this.clock.minute());
-        return { id, name: this.nameOf(id), says: state };
-      })
-      .sort((a, b) => a.name.localeCompare(b.name));
+    const people = this.work.people();
+    const isGiven = plan.state === 'given';
+    const ids = isGiven ? Object.keys(plan.given) : recipientsOf(plan, people).map((l) => l.id);
+    // The teacher reads names, also where learners do not.
+    const named = plan.place?.names
+      ? plan
+      : { id: plan.id, place: plan.place && { ...plan.place, names: true, layout: undefined } };
+    return placesInOrder(named, ids, (id) => this.nameOf(id), people.classes).map(({ id, under }) => {
+      const name = this.nameOf(id);
+      if (!isGiven) return { id, under, name };
+      const copyId = copyIdOf(plan.id, id);
+      const state = copyState(plan, this.work.copies()[copyId], this.work.markings()[copyId], this.clock.minute());
+      return { id, under, name, says: state };
+    });
   });
   protected readonly at = linkedSignal(() => this.list()[0]?.id ?? '');
   protected readonly shown = computed(() => {
@@ -170,6 +200,13 @@ export class Places {
 
   protected nameOf(id: string): string {
     return this.names().get(id) ?? 'A removed learner';
+  }
+
+  protected layOut(patch: Partial<IndexLayout>): void {
+    const plan = this.plan();
+    if (!plan?.place) return;
+    const handOut = { ...plan, place: { ...plan.place, layout: { ...this.layout(), ...patch } } };
+    this.work.dispatch(HandOutActions.planChanged({ handOut, label: 'index of places' }));
   }
 
   /** Whether all may read it. */

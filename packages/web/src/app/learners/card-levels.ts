@@ -83,7 +83,12 @@ const SCALE_NAMES: Readonly<Record<Scale, string>> = {
             @for (b of r.before; track $index) {
               <div class="row before">
                 <span class="grow">{{ b.says }}</span>
-                <button lvIcon="x" [says]="'Remove: ' + r.skill + ' ' + b.says" (click)="remove(b.level)"></button>
+                <button
+                  type="button"
+                  lvIcon="x"
+                  [says]="'Remove: ' + r.skill + ' ' + b.says"
+                  (click)="remove(b.level)"
+                ></button>
               </div>
             }
             @if (r.level; as l) {

@@ -179,6 +179,7 @@ export class MarkingList {
           due: h.dueAt ? `due ${whenIn(h.dueAt)}` : 'due any time',
           learners,
           isShared: h.shared.length > 0,
+          teams: h.teams,
           submitted,
           complete,
           atWork,
@@ -196,7 +197,10 @@ export class MarkingList {
       .map((r) => {
         const ids = [...statesIn(states[r.id])].filter(([, state]) => state === 'submitted').map(([id]) => id);
         const learners = ids
-          .map((id) => ({ id, name: names.get(id) ?? (r.isShared ? 'A group' : 'A removed learner') }))
+          .map((id) => ({
+            id,
+            name: names.get(id) ?? (r.isShared ? (r.teams[id] ?? 'Everybody') : 'A removed learner'),
+          }))
           .sort((a, b) => a.name.localeCompare(b.name));
         return { id: r.id, title: r.title, learners: learners.slice(0, SHOWN), more: Math.max(0, ids.length - SHOWN) };
       });

@@ -1,5 +1,12 @@
 import { inject, Injectable, Injector } from '@angular/core';
-import { deskChanges, statesIn, type IndexName, type IndexPatch, type RecordChange } from '@lorvet/core/desk';
+import {
+  deskChanges,
+  statesIn,
+  type Index,
+  type IndexName,
+  type IndexPatch,
+  type RecordChange,
+} from '@lorvet/core/desk';
 import { Store } from '@ngrx/store';
 import { Durable } from '../platform/storage/durable';
 import { Exchange } from '../platform/storage/exchange';
@@ -35,8 +42,12 @@ export class KeepingSync {
   private readonly status = this.store.selectSignal(selectStatus);
   /** What changes ask of the index, as far as it is known here. */
   follows: (changes: readonly RecordChange[], doc: KeptDoc) => IndexPatch[] = deskChanges;
-  /** Learners whose dates are others after changes that say nothing of their hand-outs. */
-  remade: (changes: readonly RecordChange[], doc: KeptDoc) => string[] = () => [];
+  /** Parts of the index that are others after changes that say nothing of their hand-outs. */
+  remade: (
+    changes: readonly RecordChange[],
+    doc: KeptDoc,
+    heads: Index['handOutHeads'],
+  ) => { readonly kind: IndexName; readonly id: string }[] = () => [];
   /** What changed since it was last handed on. */
   private waiting: readonly RecordChange[] = [];
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -115,8 +126,7 @@ export class KeepingSync {
       patches,
     );
     this.durable.ask();
-    const learners = this.remade(changes, this.doc());
-    void this.mend(learners.map((id) => ({ kind: 'slips' as const, id })));
+    void this.mend(this.remade(changes, this.doc(), this.index().handOutHeads));
   }
 
   /** How far a learner is changes seldom, and is written only then. */

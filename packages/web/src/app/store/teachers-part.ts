@@ -1,5 +1,5 @@
 import type { Injector } from '@angular/core';
-import { indexChanges, slipsToRemake } from '@lorvet/core';
+import { indexChanges, partsToRemake } from '@lorvet/core';
 import { ReducerManager } from '@ngrx/store';
 import { learnAllRules } from '../platform/storage/all-rules';
 import { EDITS } from './edits';
@@ -12,5 +12,5 @@ export function teach(injector: Injector): void {
   injector.get(ReducerManager).addReducer(FEATURE, reducerOf(EDITS));
   const sync = injector.get(KeepingSync);
   sync.follows = indexChanges;
-  sync.remade = slipsToRemake;
+  sync.remade = partsToRemake;
 }

@@ -1,19 +1,9 @@
-import {
-  booleanAttribute,
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  ElementRef,
-  inject,
-  input,
-} from '@angular/core';
+import { booleanAttribute, ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-
-const isLink = () => inject<ElementRef<HTMLElement>>(ElementRef).nativeElement.tagName === 'A';
 
 /**
  * A button, or a link, that shows a sign and says what it does to who hears it and to who points at it:
- * `<button lvIcon="x" says="Take the page away" (click)="…">`. Two hundred of them cost no more than plain buttons.
+ * `<button type="button" lvIcon="x" says="Take the page away" (click)="…">`. Two hundred of them cost no more than plain buttons.
  */
 @Component({
   selector: 'button[lvIcon], a[lvIcon]',
@@ -22,7 +12,6 @@ const isLink = () => inject<ElementRef<HTMLElement>>(ElementRef).nativeElement.t
   host: {
     class: 'btn icon',
     '[class.quiet]': '!framed()',
-    '[attr.type]': 'type()',
     '[attr.aria-label]': 'says()',
     '[attr.title]': 'shown()',
   },
@@ -36,6 +25,5 @@ export class IconButton {
   readonly tip = input<string>();
   /** With a frame, where it stands beside a field or by itself. */
   readonly framed = input(false, { transform: booleanAttribute });
-  readonly type = input<'button' | 'submit' | null>(isLink() ? null : 'button');
   protected readonly shown = computed(() => (this.tip() ?? this.says()) || null);
 }

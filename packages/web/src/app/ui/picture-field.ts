@@ -17,7 +17,7 @@ import { Notice } from './notice';
       ><svg lucideIcon="image"></svg><span [class.sr]="quiet()">{{ label() }}</span></lv-file-button
     >
     @if (assetId() && quiet()) {
-      <button lvIcon="x" [says]="'Take the picture away: ' + label()" (click)="chosen.emit('')"></button>
+      <button type="button" lvIcon="x" [says]="'Take the picture away: ' + label()" (click)="chosen.emit('')"></button>
     }
   `,
   styles: `

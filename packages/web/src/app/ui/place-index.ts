@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
 
 /** One line of an index of places. */
 export interface PlaceName {
@@ -7,38 +7,74 @@ export interface PlaceName {
   readonly name: string;
   /** What is said beside it: that it is one's own, or how far the work is. */
   readonly says?: string;
+  /** The heading it stands under. */
+  readonly under?: string;
 }
 
-/** The index of places: every name leads to its place. Without names they are counted. */
+/** The index of places, as its teacher laid it out: every name leads to its place. Without names they are counted. */
 @Component({
   selector: 'lv-place-index',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    @if (words()) {
+      <p class="words">{{ words() }}</p>
+    }
     <nav [attr.aria-label]="'Index of ' + list().length + ' places'">
-      <ol>
-        @for (p of list(); track p.id) {
-          <li>
-            <button
-              class="btn"
-              type="button"
-              [attr.aria-current]="p.id === at() ? 'true' : null"
-              (click)="at.set(p.id)"
-            >
-              {{ p.name || 'Place ' + ($index + 1) }}
-              @if (p.says) {
-                <small>{{ p.says }}</small>
-              }
-            </button>
-          </li>
+      @for (part of parts(); track part.name) {
+        @if (part.name) {
+          <h2 [id]="'places-' + $index">{{ part.name }}</h2>
         }
-      </ol>
+        <ol
+          [attr.aria-labelledby]="part.name ? 'places-' + $index : null"
+          [class.set]="columns()"
+          [style.--columns]="columns() || null"
+        >
+          @for (p of part.list; track p.id) {
+            <li>
+              <button
+                class="btn"
+                type="button"
+                [attr.aria-current]="p.id === at() ? 'true' : null"
+                (click)="at.set(p.id)"
+              >
+                {{ p.name || 'Place ' + (part.from + $index + 1) }}
+                @if (p.says) {
+                  <small>{{ p.says }}</small>
+                }
+              </button>
+            </li>
+          }
+        </ol>
+      }
     </nav>
   `,
   styles: `
+    :host,
+    nav {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 10px;
+    }
+    .words {
+      font-size: 1.1em;
+      white-space: pre-line;
+      overflow-wrap: anywhere;
+    }
+    h2 {
+      font-size: 1.05em;
+      margin-top: 6px;
+    }
     ol {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(min(100%, 8.5em), 1fr));
       gap: 6px;
+    }
+    /* As many side by side as the teacher said, for as long as each has room for a word. */
+    ol.set {
+      grid-template-columns: repeat(
+        auto-fill,
+        minmax(max(6em, (100% - (var(--columns) - 1) * 6px) / var(--columns)), 1fr)
+      );
     }
     .btn {
       width: 100%;
@@ -63,6 +99,20 @@ export interface PlaceName {
 })
 export class PlaceIndex {
   readonly list = input.required<readonly PlaceName[]>();
+  /** What stands above it. */
+  readonly words = input('');
+  /** Names side by side; 0 for as many as have room. */
+  readonly columns = input(0);
   /** The place that is shown. */
   readonly at = model('');
+  /** The names under their headings, in the order they come in. */
+  protected readonly parts = computed(() => {
+    const parts: { name: string; from: number; list: PlaceName[] }[] = [];
+    for (const [i, p] of this.list().entries()) {
+      const last = parts.at(-1);
+      if (last?.name === (p.under ?? '')) last.list.push(p);
+      else parts.push({ name: p.under ?? '', from: i, list: [p] });
+    }
+    return parts;
+  });
 }

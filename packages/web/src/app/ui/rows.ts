@@ -48,8 +48,15 @@ import { PictureField } from './picture-field';
               (chosen)="picture(r.id, $event)"
             />
           }
-          <button lvIcon="arrow-up" [disabled]="first" [says]="'Move up: ' + r.text" (click)="move(r.id)"></button>
           <button
+            type="button"
+            lvIcon="arrow-up"
+            [disabled]="first"
+            [says]="'Move up: ' + r.text"
+            (click)="move(r.id)"
+          ></button>
+          <button
+            type="button"
             lvIcon="x"
             [says]="'Take away ' + label().toLowerCase() + ' ' + (i + 1)"
             (click)="drop(r.id)"

@@ -119,6 +119,7 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
                 }}{{ o.name ? ', ' + o.name : '' }}</span
               >
               <button
+                type="button"
                 lvIcon="x"
                 [says]="'There is school: ' + (o.name || dayIn(o.from))"
                 (click)="dropOff($index)"

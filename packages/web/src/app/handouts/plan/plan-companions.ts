@@ -43,7 +43,12 @@ const KINDS = [
               [attr.aria-label]="'What it is called: ' + c.title"
               (change)="change(c, { title: t.value.trim() || c.title })"
             />
-            <button lvIcon="x" [says]="'Take away: ' + c.title" (click)="changed.emit(without(c))"></button>
+            <button
+              type="button"
+              lvIcon="x"
+              [says]="'Take away: ' + c.title"
+              (click)="changed.emit(without(c))"
+            ></button>
           </div>
           @if (c.is === 'link') {
             <input

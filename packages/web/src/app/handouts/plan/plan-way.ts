@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { isItem, latest, type Place, waysToGive, type WayToGive } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { CheckBox } from '../../ui/controls/check';
 import { Radios } from '../../ui/controls/radios';
 import { PlanHere } from './plan-here';
@@ -15,7 +17,7 @@ const SAYS: Readonly<Record<WayToGive, string>> = {
 /** In which way it is given. What does not suit the activity or the audience says why, and cannot be chosen. */
 @Component({
   selector: 'lv-plan-way',
-  imports: [CheckBox, Radios],
+  imports: [ButtonDirective, CheckBox, Radios, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here.plan(); as h) {
@@ -48,6 +50,7 @@ const SAYS: Readonly<Record<WayToGive, string>> = {
             >
           }
           <p class="small">{{ seen() }}</p>
+          <a pButton severity="secondary" [routerLink]="['/hand-outs', h.id, 'places']">Lay the index out</a>
         </fieldset>
       }
     }

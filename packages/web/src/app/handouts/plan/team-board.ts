@@ -77,7 +77,12 @@ import { PlanHere } from './plan-here';
                 (change)="set(t, { name: n.value.trim() || t.name }); n.value = n.value.trim() || t.name"
               />
               @if (here.isDraft()) {
-                <button lvIcon="x" [says]="'Take the group ' + t.name + ' away'" (click)="drop(t)"></button>
+                <button
+                  type="button"
+                  lvIcon="x"
+                  [says]="'Take the group ' + t.name + ' away'"
+                  (click)="drop(t)"
+                ></button>
               }
             </div>
             <lv-select
@@ -96,6 +101,7 @@ import { PlanHere } from './plan-here';
                   <span class="grow">{{ l.name }}</span>
                   @if (l.isLoose) {
                     <button
+                      type="button"
                       lvIcon="x"
                       [says]="'Take ' + l.name + ' out of ' + t.name"
                       (click)="move(l.id, '')"

@@ -16,7 +16,12 @@ type Want = Wish['want'];
       @for (w of shown(); track $index) {
         <li class="row">
           <span class="grow">{{ w.says }}</span>
-          <button lvIcon="x" [says]="'No wish any more: ' + w.says" (click)="changed.emit(without($index))"></button>
+          <button
+            type="button"
+            lvIcon="x"
+            [says]="'No wish any more: ' + w.says"
+            (click)="changed.emit(without($index))"
+          ></button>
         </li>
       }
     </ul>

@@ -71,6 +71,17 @@ describe('a day', () => {
     expect(trial().due()).toBe('');
   });
 
+  it('is chosen from its calendar, which is made when it is asked for', async () => {
+    expect(document.querySelector('p-datepicker')).toBeNull();
+    await place.press('Calendar: Due');
+    await place.rest();
+    const days = [...document.querySelectorAll<HTMLElement>('[data-pc-section="day"]')];
+    days.find((d) => d.textContent?.trim() === '17')?.click();
+    await place.rest();
+    expect(trial().due()).toBe('2026-12-17T15:00');
+    expect(await (await place.field('Due')).value()).toBe('12/17/2026 03:00 PM');
+  });
+
   it('that is none is said in words, stays in the field, and changes nothing', async () => {
     await place.write('Due', '31/31/2026');
     expect(place.text).toContain('“31/31/2026” is no day and time. Write it as');

@@ -68,6 +68,7 @@ let made = 0;
           [placeholder]="own.example(withTime())"
           (blur)="tell()"
         /><button
+          type="button"
           lvIcon="calendar-days"
           framed
           aria-haspopup="dialog"

@@ -69,7 +69,12 @@ import { type BlockOf, EditorPart, MOST_SEVERAL, several } from '../editor-part'
             (change)="gap(g, { others: keys(o.value) })"
           />
         }
-        <button lvIcon="x" [says]="'Take gap ' + (i + 1) + ' away; its words stay'" (click)="fill(g)"></button>
+        <button
+          type="button"
+          lvIcon="x"
+          [says]="'Take gap ' + (i + 1) + ' away; its words stay'"
+          (click)="fill(g)"
+        ></button>
       </div>
     }
     @if (block().mode === 'bank') {

@@ -61,7 +61,7 @@ type Cell = Row['cells'][number];
               </td>
             }
             <td>
-              <button lvIcon="x" [says]="'Take away row ' + (i + 1)" (click)="dropRow(r.id)"></button>
+              <button type="button" lvIcon="x" [says]="'Take away row ' + (i + 1)" (click)="dropRow(r.id)"></button>
             </td>
           </tr>
         }

@@ -42,7 +42,7 @@ const widthOf = (rows: readonly Row[]): number => Math.max(1, ...rows.map((r) =>
               </td>
             }
             <td>
-              <button lvIcon="x" [says]="'Take away row ' + (i + 1)" (click)="dropRow(r.id)"></button>
+              <button type="button" lvIcon="x" [says]="'Take away row ' + (i + 1)" (click)="dropRow(r.id)"></button>
             </td>
           </tr>
         }
