@@ -52,7 +52,10 @@ export function placesInOrder(
 ): { id: Id; under: string }[] {
   const sorted = (by: (id: Id) => string) => {
     const words = new Map(ids.map((id) => [id, by(id)]));
-    return [...ids].sort((a, b) => (words.get(a) ?? '').localeCompare(words.get(b) ?? ''));
+    // “Table 2” before “Table 10”.
+    return [...ids].sort((a, b) =>
+      (words.get(a) ?? '').localeCompare(words.get(b) ?? '', undefined, { numeric: true }),
+    );
   };
   const plain = (list: readonly Id[]) => list.map((id) => ({ id, under: '' }));
   if (!place?.names) return plain(sorted((id) => contentAddress([handOutId, id])));

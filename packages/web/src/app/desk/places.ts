@@ -5,8 +5,8 @@ import { Keeper } from '../platform/storage/keeper';
 import { DeskActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { LaidPage } from '../ui/blocks/laid-page';
-import { Focused } from '../ui/focused';
-import { PlaceIndex } from '../ui/place-index';
+import { Focused, InSight } from '../ui/focused';
+import { type PlaceAt, placeAfter, PlaceIndex } from '../ui/place-index';
 import { comfortStyle } from './comfort';
 import { DeskAlbum } from './desk-album';
 import { DeskSession } from './desk-session';
@@ -14,7 +14,7 @@ import { DeskSession } from './desk-session';
 /** Everybody's places in one piece of work, with an index; a few words can be written to another's, for the teacher first. */
 @Component({
   selector: 'lv-desk-places',
-  imports: [Focused, LaidPage, LucideDynamicIcon, PlaceIndex, RouterLink],
+  imports: [Focused, InSight, LaidPage, LucideDynamicIcon, PlaceIndex, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (album(); as a) {
@@ -25,10 +25,12 @@ import { DeskSession } from './desk-session';
             ><svg lucideIcon="arrow-left"></svg>Back to my place</a
           >
         </div>
-        <lv-place-index [list]="list()" [words]="a.words" [columns]="a.columns" [(at)]="at" />
+        <lv-place-index [list]="list()" [words]="a.words" [columns]="a.columns" [at]="at().id" (asked)="see($event)" />
         @if (shown(); as p) {
-          <section [attr.aria-label]="called(at())">
-            <h2>{{ called(at()) }}</h2>
+          <section [attr.aria-label]="called(at().id)">
+            @for (x of [at()]; track x) {
+              <h2 [lvInSight]="x.isAsked">{{ called(x.id) }}</h2>
+            }
             @for (page of p.pages; track page.id) {
               <div class="card"><lv-laid-page [page]="page" [answers]="p.answers" [locked]="true" /></div>
             }
@@ -45,7 +47,7 @@ import { DeskSession } from './desk-session';
                 <strong>What you wrote is not saved yet.</strong> Keep this page open and tell your teacher.
               </p>
             }
-            @if (a.comments && at() !== mine()) {
+            @if (a.comments && at().id !== mine()) {
               <form class="row" (submit)="$event.preventDefault(); say(w)">
                 <label class="grow"
                   >Say something kind and useful
@@ -53,6 +55,9 @@ import { DeskSession } from './desk-session';
                 </label>
                 <button class="btn" type="submit">Give it to my teacher</button>
               </form>
+            }
+            @if (next(); as n) {
+              <button class="btn next" type="button" (click)="see(n.id)">Next: {{ called(n.id) }}</button>
             }
           </section>
         } @else if (ready()) {
@@ -95,6 +100,13 @@ import { DeskSession } from './desk-session';
     .waits {
       border-left-style: dashed;
     }
+    .next {
+      justify-self: end;
+    }
+    h2 {
+      font-size: 1.6em;
+      scroll-margin-top: 12px;
+    }
     form {
       align-items: end;
     }
@@ -119,10 +131,10 @@ export class DeskPlaces {
   protected readonly keeper = inject(Keeper);
   protected readonly mine = computed(() => this.session.learner()?.id ?? '');
   /** The place that is shown: one's own at first. */
-  protected readonly at = linkedSignal(() => this.mine());
+  protected readonly at = linkedSignal((): PlaceAt => ({ id: this.mine(), isAsked: false }));
   protected readonly ready = this.places.holdPlaces(
     () => this.handOutId(),
-    () => this.at(),
+    () => this.at().id,
   );
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));
   protected readonly album = computed(() => this.places.album(this.handOutId()));
@@ -131,13 +143,19 @@ export class DeskPlaces {
       id === this.mine() ? { id, name, under, says: 'yours' } : { id, name, under },
     ),
   );
-  protected readonly shown = computed(() => this.places.placeIn(this.handOutId(), this.at()));
-  protected readonly said = computed(() => this.album()?.remarks.filter((r) => r.to === this.at()) ?? []);
+  protected readonly shown = computed(() => this.places.placeIn(this.handOutId(), this.at().id));
+  protected readonly said = computed(() => this.album()?.remarks.filter((r) => r.to === this.at().id) ?? []);
   private readonly known = computed(() => new Set(this.album()?.remarks.map((r) => r.id)));
   /** What this learner wrote here that nobody else reads yet. */
   protected readonly waiting = computed(() =>
-    this.places.remarks(this.handOutId()).filter((r) => r.to === this.at() && !this.known().has(r.id)),
+    this.places.remarks(this.handOutId()).filter((r) => r.to === this.at().id && !this.known().has(r.id)),
   );
+
+  protected readonly next = computed(() => placeAfter(this.list(), this.at().id));
+
+  protected see(id: string): void {
+    this.at.set({ id, isAsked: true });
+  }
 
   protected called(id: string): string {
     const at = this.list().findIndex((p) => p.id === id);
@@ -145,7 +163,7 @@ export class DeskPlaces {
   }
 
   protected say(field: HTMLInputElement): void {
-    const copy = this.places.remarked(this.handOutId(), this.at(), field.value.trim());
+    const copy = this.places.remarked(this.handOutId(), this.at().id, field.value.trim());
     if (!copy) return;
     this.store.dispatch(DeskActions.copySaved({ copy }));
     field.value = '';

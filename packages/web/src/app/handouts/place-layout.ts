@@ -1,11 +1,8 @@
-import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { LucideDynamicIcon } from '@lucide/angular';
 import type { Id, IndexLayout } from '@lorvet/core';
 import { Textarea } from 'primeng/textarea';
 import { SELECT } from '../ui/controls/select';
-import { IconButton } from '../ui/icon-button';
-import { onceDrawn } from '../ui/once-drawn';
+import { PlaceOrder } from './place-order';
 
 const ORDERS: readonly { readonly id: IndexLayout['order']; readonly name: string }[] = [
   { id: 'name', name: 'by name' },
@@ -16,7 +13,7 @@ const ORDERS: readonly { readonly id: IndexLayout['order']; readonly name: strin
 /** How the index of places is laid out: what stands above it, how many are side by side, and in which order. */
 @Component({
   selector: 'lv-place-layout',
-  imports: [CdkDrag, CdkDragHandle, CdkDropList, IconButton, LucideDynamicIcon, Textarea, ...SELECT],
+  imports: [PlaceOrder, Textarea, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label class="field"
@@ -46,30 +43,7 @@ const ORDERS: readonly { readonly id: IndexLayout['order']; readonly name: strin
       }
     </div>
     @if (names() && layout().order === 'own') {
-      <ol cdkDropList aria-label="Order of the places" (cdkDropListDropped)="dropped($event)">
-        @for (p of list(); track p.id) {
-          <li cdkDrag>
-            <span cdkDragHandle class="grip"><svg lucideIcon="grip-vertical"></svg></span>
-            <span class="grow">{{ p.name }}</span>
-            <button
-              type="button"
-              lvIcon="arrow-up"
-              [id]="'up-' + p.id"
-              [says]="'Earlier: ' + p.name"
-              [disabled]="$first"
-              (click)="move($index, -1, 'up-')"
-            ></button>
-            <button
-              type="button"
-              lvIcon="arrow-down"
-              [id]="'down-' + p.id"
-              [says]="'Later: ' + p.name"
-              [disabled]="$last"
-              (click)="move($index, 1, 'down-')"
-            ></button>
-          </li>
-        }
-      </ol>
+      <lv-place-order [list]="list()" (put)="changed.emit({ ownOrder: $event })" />
     }
   `,
   styles: `
@@ -84,29 +58,6 @@ const ORDERS: readonly { readonly id: IndexLayout['order']; readonly name: strin
       grid-template-columns: repeat(auto-fit, minmax(min(100%, 220px), 1fr));
       gap: 10px;
     }
-    ol {
-      display: grid;
-      max-height: 320px;
-      overflow-y: auto;
-      border: 1px solid var(--line);
-      border-radius: var(--r);
-    }
-    li {
-      display: flex;
-      align-items: center;
-      gap: 6px;
-      padding: 1px 6px;
-      background: var(--surface);
-      border-bottom: 1px solid var(--line);
-    }
-    .grip {
-      display: grid;
-      cursor: grab;
-      color: var(--ink-2);
-    }
-    .grow {
-      overflow-wrap: anywhere;
-    }
   `,
 })
 export class PlaceLayout {
@@ -117,33 +68,11 @@ export class PlaceLayout {
   readonly changed = output<Partial<IndexLayout>>();
   protected readonly ORDERS = ORDERS;
   protected readonly COLUMNS = [1, 2, 3, 4, 5, 6, 7, 8];
-  private readonly onceDrawn = onceDrawn();
 
   /** The order of one's own begins as it stands. */
   protected reorder(order: IndexLayout['order']): void {
     const ownOrder = order === 'own' && !this.layout().ownOrder.length ? { ownOrder: this.ids() } : {};
     this.changed.emit({ order, ...ownOrder });
-  }
-
-  protected dropped({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
-    if (previousIndex !== currentIndex) this.put(previousIndex, currentIndex);
-  }
-
-  protected move(at: number, by: number, button: string): void {
-    const id = this.list()[at]?.id ?? '';
-    this.put(at, at + by);
-    // It is moved on with the same button, for as long as there is a way.
-    this.onceDrawn(() => {
-      const same = document.getElementById(button + id) as HTMLButtonElement | null;
-      const other = document.getElementById((button === 'up-' ? 'down-' : 'up-') + id);
-      (same?.disabled ? other : same)?.focus();
-    });
-  }
-
-  private put(from: number, to: number): void {
-    const ownOrder = this.ids();
-    moveItemInArray(ownOrder, from, to);
-    this.changed.emit({ ownOrder });
   }
 
   private ids(): Id[] {

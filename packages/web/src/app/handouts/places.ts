@@ -22,9 +22,10 @@ import { Parts } from '../store/parts';
 import { wantWork } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
 import { LaidPage } from '../ui/blocks/laid-page';
-import { Fold } from '../ui/controls/fold';
+import { FOLD } from '../ui/controls/fold';
 import { Empty } from '../ui/empty';
-import { PlaceIndex } from '../ui/place-index';
+import { InSight } from '../ui/focused';
+import { type PlaceAt, placeAfter, PlaceIndex } from '../ui/place-index';
 import { PlaceLayout } from './place-layout';
 
 /** What one learner wrote to another's place, that the teacher has said nothing to yet. */
@@ -35,7 +36,7 @@ interface Waiting extends Remark {
 /** The index of everybody's places in one hand-out, the place that is chosen, and what learners wrote to each other. */
 @Component({
   selector: 'lv-places',
-  imports: [ButtonDirective, Empty, Fold, LaidPage, PlaceIndex, PlaceLayout, RouterLink],
+  imports: [ButtonDirective, Empty, InSight, LaidPage, PlaceIndex, PlaceLayout, RouterLink, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (plan(); as h) {
@@ -44,13 +45,14 @@ interface Waiting extends Remark {
           <h1 class="grow">{{ h.title }}: index and places</h1>
           <a pButton severity="secondary" [routerLink]="['/hand-outs', h.id]">The plan</a>
           @if (h.state === 'given') {
-            <a pButton severity="secondary" [routerLink]="['/marking', h.id]" [queryParams]="{ learner: at() }"
+            <a pButton severity="secondary" [routerLink]="['/marking', h.id]" [queryParams]="{ learner: at().id }"
               >Mark it</a
             >
           }
         </div>
         <lv-fold name="Lay the index out">
           <lv-place-layout
+            *lvFolded
             [layout]="layout()"
             [list]="list()"
             [names]="h.place?.names ?? true"
@@ -73,15 +75,28 @@ interface Waiting extends Remark {
             </ul>
           </section>
         }
-        <lv-place-index [list]="list()" [words]="layout().words" [columns]="layout().columns" [(at)]="at" />
+        <lv-place-index
+          [list]="list()"
+          [words]="layout().words"
+          [columns]="layout().columns"
+          [at]="at().id"
+          (asked)="see($event)"
+        />
         @if (h.state === 'draft') {
           <p class="small">
             Whoever the plan is for has a place here, also who joins later. Their pages come when it is given.
           </p>
         }
         @if (shown(); as p) {
-          <section class="place" [attr.aria-label]="nameOf(at())">
-            <h2>{{ nameOf(at()) }}</h2>
+          <section class="place" [attr.aria-label]="nameOf(at().id)">
+            <div class="row">
+              @for (x of [at()]; track x) {
+                <h2 class="grow" [lvInSight]="x.isAsked">{{ nameOf(x.id) }}</h2>
+              }
+              @if (next(); as n) {
+                <button pButton severity="secondary" type="button" (click)="see(n.id)">Next: {{ n.name }}</button>
+              }
+            </div>
             @for (page of p.pages; track page.id) {
               <div class="card">
                 <lv-laid-page [page]="page" [numbers]="p.numbers" [answers]="p.answers" [locked]="true" />
@@ -122,6 +137,9 @@ interface Waiting extends Remark {
     li span,
     p span {
       overflow-wrap: anywhere;
+    }
+    h2 {
+      scroll-margin-top: 12px;
     }
     .place {
       max-width: 900px;
@@ -171,13 +189,20 @@ export class Places {
       return { id, under, name, says: state };
     });
   });
-  protected readonly at = linkedSignal(() => this.list()[0]?.id ?? '');
+  private readonly first = computed(() => this.list()[0]?.id ?? '');
+  /** Stays where it is while the index changes. */
+  protected readonly at = linkedSignal<string, PlaceAt>({
+    source: this.first,
+    computation: (first, before) =>
+      before && this.list().some((p) => p.id === before.value.id) ? before.value : { id: first, isAsked: false },
+  });
+  protected readonly next = computed(() => placeAfter(this.list(), this.at().id));
   protected readonly shown = computed(() => {
     const plan = this.plan();
-    const frozen = plan && frozenFor(plan, this.work.frozen(), this.at());
+    const frozen = plan && frozenFor(plan, this.work.frozen(), this.at().id);
     if (!plan || !frozen) return undefined;
     const sheet = learnerSheet(frozen);
-    const copyId = copyIdOf(plan.id, this.at());
+    const copyId = copyIdOf(plan.id, this.at().id);
     const go = this.work.copies()[copyId]?.goes.at(-1);
     const pages = pagesFor(sheet, [], `${copyId}.${go?.n ?? 1}`);
     return {
@@ -195,8 +220,12 @@ export class Places {
       .sort((a, b) => a.at.localeCompare(b.at));
   });
   protected readonly said = computed(
-    () => this.plan()?.place?.remarks.filter((r) => r.to === this.at() && r.isShown) ?? [],
+    () => this.plan()?.place?.remarks.filter((r) => r.to === this.at().id && r.isShown) ?? [],
   );
+
+  protected see(id: string): void {
+    this.at.set({ id, isAsked: true });
+  }
 
   protected nameOf(id: string): string {
     return this.names().get(id) ?? 'A removed learner';

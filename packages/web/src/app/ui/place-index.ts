@@ -1,4 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { pieceByPiece } from './piece-by-piece';
+
+/** How many names are drawn at once. */
+const PIECE = 40;
 
 /** One line of an index of places. */
 export interface PlaceName {
@@ -10,6 +14,16 @@ export interface PlaceName {
   /** The heading it stands under. */
   readonly under?: string;
 }
+
+/** The place that is looked at, and whether somebody asked for it: then it is brought into sight. */
+export interface PlaceAt {
+  readonly id: string;
+  readonly isAsked: boolean;
+}
+
+/** The one after it in the index; undefined at the end. */
+export const placeAfter = <T extends PlaceName>(list: readonly T[], id: string): T | undefined =>
+  list[list.findIndex((p) => p.id === id) + 1];
 
 /** The index of places, as its teacher laid it out: every name leads to its place. Without names they are counted. */
 @Component({
@@ -35,7 +49,7 @@ export interface PlaceName {
                 class="btn"
                 type="button"
                 [attr.aria-current]="p.id === at() ? 'true' : null"
-                (click)="at.set(p.id)"
+                (click)="asked.emit(p.id)"
               >
                 {{ p.name || 'Place ' + (part.from + $index + 1) }}
                 @if (p.says) {
@@ -104,11 +118,15 @@ export class PlaceIndex {
   /** Names side by side; 0 for as many as have room. */
   readonly columns = input(0);
   /** The place that is shown. */
-  readonly at = model('');
+  readonly at = input('');
+  readonly asked = output<string>();
+  private readonly pieces = pieceByPiece(() => Math.ceil(this.list().length / PIECE));
   /** The names under their headings, in the order they come in. */
   protected readonly parts = computed(() => {
     const parts: { name: string; from: number; list: PlaceName[] }[] = [];
-    for (const [i, p] of this.list().entries()) {
+    for (const [i, p] of this.list()
+      .slice(0, this.pieces() * PIECE)
+      .entries()) {
       const last = parts.at(-1);
       if (last?.name === (p.under ?? '')) last.list.push(p);
       else parts.push({ name: p.under ?? '', from: i, list: [p] });

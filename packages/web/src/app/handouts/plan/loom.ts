@@ -42,7 +42,7 @@ export class Loom {
   protected readonly here = inject(PlanHere);
   private readonly after = inject(PlanAfter);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-  protected readonly pieces = pieceByPiece(1);
+  protected readonly pieces = pieceByPiece(() => 2);
   protected readonly MASTER = MASTER;
   protected readonly ROW_PX = ROW_PX;
   protected readonly hasOwn = computed(() => this.here.personal().size > 0);

@@ -149,7 +149,7 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
 export class PanelHow {
   protected readonly here = inject(PlanHere);
   private readonly work = inject(WorkspaceStore);
-  protected readonly pieces = pieceByPiece(5);
+  protected readonly pieces = pieceByPiece(() => 5);
   protected readonly whenIn = whenIn;
   protected readonly dayIn = dayIn;
   protected readonly zone = Intl.DateTimeFormat().resolvedOptions().timeZone;

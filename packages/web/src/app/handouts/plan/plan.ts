@@ -93,7 +93,7 @@ export class Plan {
   private readonly notice = inject(Notice);
   protected readonly loom = viewChild(Loom);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-  protected readonly pieces = pieceByPiece(2);
+  protected readonly pieces = pieceByPiece(() => 2);
   protected readonly STATES = STATES;
   protected readonly WAYS = WAYS;
   protected readonly STEP_NAMES = STEP_NAMES;
