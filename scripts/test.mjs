@@ -2,12 +2,13 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { bin, build, chromium, install, mustAll, nodeVersion, root, run } from './steps.mjs';
+import { bin, chromium, install, mustAll, nodeVersion, root, run } from './steps.mjs';
 
 nodeVersion();
 install();
-// Each of these waits for one core: they run side by side.
+// Each of these waits for one core: they run side by side, and the build beside them.
 await mustAll([
+  [process.execPath, join(root, 'scripts/build.mjs')],
   [bin('eslint'), '.', '--max-warnings', '0'],
   [bin('prettier'), '--check', '--log-level', 'warn', '.'],
   ...['packages/core', 'packages/web/tsconfig.spec.json', 'packages/hub', 'e2e'].map((project) => [
@@ -38,7 +39,6 @@ for (const name of ['core', 'web']) {
 }
 
 chromium();
-build();
 const file = join(results, 'e2e.json');
 const env = { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: file };
 const status = run(bin('playwright'), ['test', '--reporter=list,json'], { cwd: join(root, 'e2e'), env });

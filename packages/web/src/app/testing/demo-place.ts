@@ -4,7 +4,6 @@ import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { derive, type Family, INDEX_NAMES, type Version, type Workspace } from '@lorvet/core';
-import { demoWorkspace } from '@lorvet/core/demo';
 import { provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
@@ -32,7 +31,7 @@ import {
   type Sort,
   type TextFile,
 } from './harnesses';
-import { allKeys, boxesWith, boxesWithDemo, DEMO_DAY } from './kept-demo';
+import { allKeys, boxesWith, boxesWithDemo, demo } from './kept-demo';
 
 /** What jsdom lacks: nothing is ever near what is seen, so that a list stays at its first rows. */
 class NothingSeen {
@@ -101,7 +100,7 @@ export class DemoPlace<T> {
       at?: string;
     } = {},
   ): Promise<DemoPlace<T>> {
-    const workspace = change(demoWorkspace(DEMO_DAY));
+    const workspace = change(demo);
     const boxes = await (change === NO_CHANGE ? boxesWithDemo() : boxesWith(workspace));
     const asked: Question[] = [];
     const sure = (q: Question) => Promise.resolve(asked.push(q) > 0);

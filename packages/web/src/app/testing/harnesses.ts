@@ -8,6 +8,12 @@ const native = <E extends HTMLElement>(e: TestElement): E => TestbedHarnessEnvir
 const tell = (e: EventTarget, type: string, cancelable = false) =>
   e.dispatchEvent(new Event(type, { bubbles: true, cancelable }));
 
+/** The label of a field or a button; jsdom's own `labels` reads the whole page each time. */
+const labelOf = (e: HTMLElement): Element | null =>
+  e.matches('input, textarea, select, button')
+    ? (e.closest('label') ?? (e.id ? e.ownerDocument.querySelector(`label[for="${e.id}"]`) : null))
+    : null;
+
 /** What is read of a file that is chosen, whole or only its words. */
 export type TextFile = File | { readonly name: string; readonly size: number; readonly text: () => Promise<string> };
 export const textFile = (text: string, name = 'file', size = text.length): TextFile => ({
@@ -19,9 +25,8 @@ export const textFile = (text: string, name = 'file', size = text.length): TextF
 /** What stands on the page under the name that is read out for it. */
 export abstract class NamedHarness extends ComponentHarness {
   async name(): Promise<string> {
-    const host = await this.host();
-    const label = (await host.getProperty<NodeListOf<HTMLElement> | undefined>('labels'))?.[0];
-    return flat((await host.getAttribute('aria-label')) ?? label?.textContent ?? (await host.text()));
+    const host = native(await this.host());
+    return flat(host.getAttribute('aria-label') ?? labelOf(host)?.textContent ?? host.textContent);
   }
 
   async press(): Promise<void> {
