@@ -1,15 +1,6 @@
 // The Bench with a large family in Chromium: the browser's own record of long tasks while somebody types and scrolls.
-import { spawn } from 'node:child_process';
-import { join } from 'node:path';
-import { launch } from './browser.mjs';
-import { root } from './steps.mjs';
+import { figure, GOES, noting, withBackup } from './bench-tasks.mjs';
 
-const PORT = 4397;
-const BASE = `http://127.0.0.1:${PORT}`;
-/** A task longer than this is felt. */
-const FELT = 50;
-/** The middle one counts: a machine shared with others has its own pauses. */
-const GOES = 5;
 const DOINGS = [
   ['pressing', 'pressing a block to write in it'],
   ['typing', 'typing and saving'],
@@ -23,11 +14,7 @@ async function oneGo(context, address) {
   const page = await context.newPage();
   const first = page.getByRole('button', { name: /^Text: Words of block/ }).first();
   const tasks = {};
-  const during = async (doing, act) => {
-    await page.evaluate(() => (globalThis.longTasks = []));
-    await act();
-    tasks[doing] = await page.evaluate(() => globalThis.longTasks);
-  };
+  const during = noting(page, tasks);
   await page.goto(address);
   await first.waitFor();
   await page.waitForTimeout(2500);
@@ -63,51 +50,17 @@ async function oneGo(context, address) {
   return tasks;
 }
 
-export async function benchInBrowser(backup) {
-  const hub = spawn(process.execPath, [join(root, 'packages/hub/dist/main.js')], {
-    env: { ...process.env, PORT: `${PORT}` },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await new Promise((done) => hub.stdout.once('data', done));
-  const browser = await launch();
-  try {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-    await context.addInitScript(() => {
-      globalThis.longTasks = [];
-      new PerformanceObserver((list) => {
-        for (const e of list.getEntries()) globalThis.longTasks.push(e.duration);
-      }).observe({ type: 'longtask', buffered: true });
-    });
-    const page = await context.newPage();
-    await page.goto(`${BASE}/`);
-    await page.getByRole('button', { name: 'Start empty' }).click();
-    await page.waitForURL('**/shelf');
-    await page.goto(`${BASE}/keeping`);
-    await page.getByLabel('Backup file').setInputFiles(backup);
-    await page.getByRole('button', { name: 'Restore it' }).click();
-    await page.getByText('All kept').waitFor();
-    await page.waitForTimeout(1500);
-    await page.close();
+export const benchInBrowser = (backup) =>
+  withBackup(4397, backup, async (context, base) => {
     const rows = [];
     for (const [what, path] of [
       ['a version', '/bench/large/v0'],
       ['the master', '/bench/large'],
     ]) {
       const goes = [];
-      for (let go = 0; go < GOES; go++) goes.push(await oneGo(context, `${BASE}${path}`));
-      for (const [doing, words] of DOINGS) {
-        const longest = goes.map((go) => Math.max(0, ...go[doing])).sort((a, b) => a - b);
-        rows.push({
-          figure: `Bench, ${what} of 400 blocks with 30 versions: longest task while ${words}, to ${FELT} ms`,
-          ratio: Number(((longest[(GOES - 1) / 2] ?? 0) / FELT).toFixed(2)),
-          'at most': 1,
-        });
-        console.log(`${what}, ${words}: longest task of each go ${longest.map((t) => Math.round(t)).join(', ')} ms`);
-      }
+      for (let go = 0; go < GOES; go++) goes.push(await oneGo(context, `${base}${path}`));
+      for (const [doing, words] of DOINGS)
+        rows.push(figure(`Bench, ${what} of 400 blocks with 30 versions`, doing, words, goes));
     }
     return rows;
-  } finally {
-    await browser.close();
-    hub.kill();
-  }
-}
+  });

@@ -1,5 +1,5 @@
-// npm run bench [core] [browser] [term] [keeping] [intake] [actions]: figures as ratios within one run; also in docs/bench.json. Without a
-// name: core and browser.
+// npm run bench [core] [browser] [plan] [term] [keeping] [intake] [actions]: figures as ratios within one run; also in docs/bench.json. Without a
+// name: core, browser and plan.
 import { build as bundle } from 'esbuild';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
@@ -8,18 +8,19 @@ import { join } from 'node:path';
 import { benchActions } from './bench-actions.mjs';
 import { benchInBrowser } from './bench-browser.mjs';
 import { benchKeeping } from './bench-keeping.mjs';
+import { benchPlan } from './bench-plan.mjs';
 import { benchTerm } from './bench-term.mjs';
 import { benchIntake } from './bench-intake.mjs';
 import { build, install, root } from './steps.mjs';
 
-const ALL = ['core', 'browser', 'term', 'keeping', 'intake', 'actions'];
+const ALL = ['core', 'browser', 'plan', 'term', 'keeping', 'intake', 'actions'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((w) => !ALL.includes(w));
 if (unknown.length) {
   console.error(`There is no bench called ${unknown.join(', ')}. There are: ${ALL.join(', ')}.`);
   process.exit(1);
 }
-const does = (name) => (wanted.length ? wanted.includes(name) : name === 'core' || name === 'browser');
+const does = (name) => (wanted.length ? wanted.includes(name) : ['core', 'browser', 'plan'].includes(name));
 
 install();
 const folder = mkdtempSync(join(tmpdir(), 'lorvet-bench-'));
@@ -45,6 +46,12 @@ if (does('browser')) {
   const backup = join(folder, 'large.zip');
   await run('large', backup);
   rows.push(...(await benchInBrowser(backup)));
+}
+if (does('plan')) {
+  build();
+  const backup = join(folder, 'plan.zip');
+  await run('plan', backup);
+  rows.push(...(await benchPlan(backup)));
 }
 if (does('term')) {
   build();

@@ -20,6 +20,7 @@ import { wantFamily, wantGiven } from '../../store/wants';
 import { WorkspaceStore } from '../../store/workspace';
 import { Empty } from '../../ui/empty';
 import { Notice } from '../../ui/notice';
+import { onceDrawn } from '../../ui/once-drawn';
 import { FootBar } from '../../ui/panes';
 import { pieceByPiece } from '../../ui/piece-by-piece';
 import { dayIn, whenIn } from '../../ui/when';
@@ -91,6 +92,7 @@ export class Plan {
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
+  private readonly onceDrawn = onceDrawn();
   protected readonly loom = viewChild(Loom);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly pieces = pieceByPiece(() => 2);
@@ -185,9 +187,11 @@ export class Plan {
     this.checks.giveOut(this.reason().trim());
     this.reason.set('');
     const later = plan.opensAt && plan.opensAt > this.clock.local();
-    this.notice.done(
+    const says = [
       later ? `Scheduled for ${count}` : `Given out to ${count}`,
       later ? `It opens ${whenIn(plan.opensAt ?? '')}.` : 'They find it on their desk now.',
-    );
+    ] as const;
+    // Once the rows say it too, so that the two are not one long task.
+    this.onceDrawn(() => setTimeout(() => this.notice.done(...says)));
   }
 }
