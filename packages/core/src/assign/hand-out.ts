@@ -109,6 +109,11 @@ export const placeSchema = z.object({
 });
 export type Place = z.infer<typeof placeSchema>;
 
+/** As much goes with one hand-out. */
+export const MOST_COMPANIONS = 40;
+/** As many objectives can be named for one. */
+export const MOST_OBJECTIVES = 60;
+
 const companionBase = { id: idSchema, title: z.string().min(1).max(200) };
 /** Further material in the same hand-out. */
 export const companionSchema = z.discriminatedUnion('is', [
@@ -208,9 +213,9 @@ export const handOutSchema = z.object({
   rules: z.array(planRuleSchema).max(200).default([]),
   teams: z.array(teamSchema).max(500).default([]),
   place: placeSchema.nullable().default(null),
-  companions: z.array(companionSchema).max(40).default([]),
+  companions: z.array(companionSchema).max(MOST_COMPANIONS).default([]),
   unit: z.string().max(120).default(''),
-  objectiveIds: z.array(idSchema).max(60).default([]),
+  objectiveIds: z.array(idSchema).max(MOST_OBJECTIVES).default([]),
   /** Whether points are given; what for is a matter of the items. */
   points: z.boolean().default(true),
   category: z.string().max(80).default(''),

@@ -36,6 +36,15 @@ describe('what was done after giving out', () => {
     expect([lastDone(twice), undone(twice, LATER)]).toEqual([undefined, twice]);
   });
 
+  it('is kept a thousand times, the newest, and can be undone then too', () => {
+    const old = Array.from({ length: 1000 }, (_, i) => ({ at: AT, says: `word ${i}` }));
+    const full = changedAfter({ ...given, history: old }, { title: 'Rock pools' }, LATER, 'x'.repeat(400));
+    expect(full.history).toHaveLength(1000);
+    expect(full.history[0]?.says).toBe('word 1');
+    const back = undone(full, LATER);
+    expect([back.title, back.history.length]).toEqual([given.title, 1000]);
+  });
+
   it('is seen by who opened their work since, where it concerns them', () => {
     const done = lastDone(renamed);
     if (!done) throw new Error('nothing was done');

@@ -28,7 +28,7 @@ function backFrom(was: HandOut, is: HandOut): NonNullable<Done['back']> {
 /** The hand-out with a change that was made after it was given, in its history. `at` is an ISO instant. */
 export function changedAfter(handOut: HandOut, patch: Partial<HandOut>, at: string, says: string): HandOut {
   const now = { ...handOut, ...patch };
-  const done: Done = { at, says, back: backFrom(handOut, now) };
+  const done: Done = { at, says: says.slice(0, 300), back: backFrom(handOut, now) };
   const older = handOut.history.map((d, i, all): Done => (all.length - i < MOST_BACK ? d : { at: d.at, says: d.says }));
   return { ...now, history: [...older, done].slice(-MOST_DONE) };
 }
@@ -54,5 +54,10 @@ export function undone(handOut: HandOut, at: string): HandOut {
     else delete given[id];
   const history = handOut.history.map((d): Done => (d === done ? { at: d.at, says: d.says } : d));
   const says = `undone: ${done.says}`.slice(0, 300);
-  return handOutSchema.parse({ ...handOut, ...done.back.fields, given, history: [...history, { at, says }] });
+  return handOutSchema.parse({
+    ...handOut,
+    ...done.back.fields,
+    given,
+    history: [...history, { at, says }].slice(-MOST_DONE),
+  });
 }

@@ -3,6 +3,7 @@ import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { answerIsEmpty, type CopyState } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
+import { belowTitle } from '../ui/below-title';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { Focused } from '../ui/focused';
 import { howSoon } from '../ui/how-soon';
@@ -77,8 +78,8 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
         @for (n of notices(); track n.id) {
           <section class="card" [attr.aria-label]="n.work.title">
             <h2>{{ n.work.title }}</h2>
-            @if (n.work.note) {
-              <p class="said">{{ n.work.note }}</p>
+            @if (belowTitle(n.work.title, n.work.note); as words) {
+              <p class="said">{{ words }}</p>
             }
             <lv-companions [of]="n.id" [list]="n.work.companions" />
           </section>
@@ -218,6 +219,7 @@ export class MyWork {
   protected readonly session = inject(DeskSession);
   private readonly clock = inject(Clock);
   protected readonly says = SAYS;
+  protected readonly belowTitle = belowTitle;
   protected readonly whenIn = whenIn;
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));
   protected readonly firstName = computed(() => this.session.learner()?.name.split(' ')[0] ?? '');

@@ -58,4 +58,12 @@ describe('files', () => {
       /larger than 24 MB/,
     );
   });
+
+  it('that are called a PDF and hold something else are refused', async () => {
+    const holding = (text: string) => Object.assign(new Blob([text], { type: 'application/pdf' }), { name: 'a.pdf' });
+    expect(problem(await readMedia(holding('<html><script>alert(1)</script>'), 'pdf'))).toMatch(
+      /called a PDF and is none/,
+    );
+    expect(problem(await readMedia(holding('\n%PDF-1.7 …'), 'pdf'))).toBe('');
+  });
 });

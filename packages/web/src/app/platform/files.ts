@@ -76,5 +76,8 @@ export async function readMedia(file: Blob & { name?: string }, what: 'sound' | 
     };
   if (file.size > MOST_BYTES)
     return { problem: `“${name}” is larger than 24 MB. Make it shorter or smaller, then choose it again.` };
+  // Programs put a few bytes before it; a page of the web that is called PDF has it nowhere.
+  if (what === 'pdf' && !new TextDecoder('latin1').decode(await file.slice(0, 1024).arrayBuffer()).includes('%PDF-'))
+    return { problem: `“${name}” is called a PDF and is none. Save or export it as a PDF, then choose it again.` };
   return await assetOf(file, mime, name);
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { latest } from '@lorvet/core';
+import { latest, MOST_OBJECTIVES } from '@lorvet/core';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
 import { computed } from '@angular/core';
@@ -64,6 +64,7 @@ const used = (words: readonly string[]): string[] => [...new Set(words.filter(Bo
           label="Objectives"
           placeholder="those of the activity"
           [options]="objectives()"
+          [most]="MOST_OBJECTIVES"
           [value]="h.objectiveIds"
           (told)="here.change({ objectiveIds: [...$event] }, 'objectives')"
         />
@@ -93,6 +94,7 @@ const used = (words: readonly string[]): string[] => [...new Set(words.filter(Bo
 })
 export class PanelWhat {
   protected readonly here = inject(PlanHere);
+  protected readonly MOST_OBJECTIVES = MOST_OBJECTIVES;
   private readonly last = computed(() => {
     const family = this.here.family();
     return family && latest(family);

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import type { HandOut } from '@lorvet/core';
+import { type HandOut, handOutSchema } from '@lorvet/core';
 import { DemoPlace } from '../../testing/demo-place';
 import { FieldHarness } from '../../testing/harnesses';
 import { Plan } from './plan';
@@ -33,6 +33,18 @@ describe('what goes with a hand-out', () => {
     expect(plan().companions.map((c) => c.title)).toEqual(['tides.example', 'quay.example']);
     await place.send('Address that goes with it', 'https://tides.example/c nonsense');
     expect(place.text).toContain('“nonsense” is no address of the web');
+  });
+
+  it('twice as much as has room is taken as far as it has, with a word; the hand-out stays whole', async () => {
+    const many = Array.from({ length: 80 }, (_, i) => `https://tides.example/${i}`).join(' ');
+    await place.send('Address that goes with it', many);
+    expect(plan().companions).toHaveLength(40);
+    expect(place.text).toContain('40 things can go with a hand-out; 40 were left out.');
+    await place.choose('Something else', /^words to read/);
+    expect(place.text).toContain('1 was left out');
+    expect(handOutSchema.safeParse(plan()).success).toBe(true);
+    await place.send('Address that goes with it', `https://tides.example/${'x'.repeat(2001)}`);
+    expect(place.text).toContain('is no address of the web');
   });
 
   it('is filed under a unit and a category, with its objectives, and given without points', async () => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { activityBeside, type Companion, safeAddress } from '@lorvet/core';
+import { activityBeside, type Companion, MOST_COMPANIONS, safeAddress } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
@@ -180,13 +180,13 @@ export class PlanCompanions {
 
   protected paste(text: string): void {
     const all = text.trim().split(/\s+/).filter(Boolean);
-    const bad = all.find((a) => !safeAddress(a));
+    const bad = all.find((a) => a.length > 2000 || !safeAddress(a));
     this.wrong.set(bad ? `“${bad.slice(0, 40)}” is no address of the web, such as https://tides.example.` : '');
     const added = all.flatMap((address): Companion[] => {
-      const safe = safeAddress(address);
-      return safe ? [{ id: this.clock.newId(), is: 'link', title: safe.host, address: address.slice(0, 2000) }] : [];
+      const safe = address.length > 2000 ? null : safeAddress(address);
+      return safe ? [{ id: this.clock.newId(), is: 'link', title: safe.host, address }] : [];
     });
-    if (added.length) this.changed.emit([...this.list(), ...added]);
+    if (added.length) this.adding(...added);
   }
 
   protected add(wanted: string): void {
@@ -195,7 +195,7 @@ export class PlanCompanions {
     const [kind, , title] = found;
     const one = { id: this.clock.newId(), title };
     if (kind === 'spoken') this.recording.set(true);
-    else this.changed.emit([...this.list(), kind === 'notes' ? { ...one, is: kind } : { ...one, is: kind, text: '' }]);
+    else this.adding(kind === 'notes' ? { ...one, is: kind } : { ...one, is: kind, text: '' });
   }
 
   /** Another activity, of which the whole master is seen; it is held fast when it is given. */
@@ -204,7 +204,7 @@ export class PlanCompanions {
     await this.parts.during(async (want) => {
       await want('families', [familyId]);
       const family = this.work.families()[familyId];
-      if (family) this.changed.emit([...this.list(), activityBeside(this.clock.newId(), family)]);
+      if (family) this.adding(activityBeside(this.clock.newId(), family));
     });
   }
 
@@ -225,8 +225,19 @@ export class PlanCompanions {
   }
 
   private keep(asset: KeptAsset, is: 'file' | 'spoken', title: string): void {
-    this.work.dispatch(BenchActions.pictureAdded({ asset }));
-    this.changed.emit([...this.list(), { id: this.clock.newId(), is, title: title.slice(0, 200), assetId: asset.id }]);
+    if (this.list().length < MOST_COMPANIONS) this.work.dispatch(BenchActions.pictureAdded({ asset }));
+    this.adding({ id: this.clock.newId(), is, title: title.slice(0, 200), assetId: asset.id });
+  }
+
+  /** As many of them as have room; the others are said to be left out. */
+  private adding(...more: Companion[]): void {
+    const taken = more.slice(0, MOST_COMPANIONS - this.list().length);
+    const left = more.length - taken.length;
+    if (left)
+      this.wrong.set(
+        `${MOST_COMPANIONS} things can go with a hand-out; ${left} ${left === 1 ? 'was' : 'were'} left out.`,
+      );
+    if (taken.length) this.changed.emit([...this.list(), ...taken]);
   }
 
   protected change(companion: Companion, patch: { title?: string; address?: string; text?: string }): void {

@@ -18,6 +18,7 @@ import { many } from '../../platform/many';
 import { Parts } from '../../store/parts';
 import { wantFamily, wantGiven } from '../../store/wants';
 import { WorkspaceStore } from '../../store/workspace';
+import { belowTitle } from '../../ui/below-title';
 import { Empty } from '../../ui/empty';
 import { Notice } from '../../ui/notice';
 import { onceDrawn } from '../../ui/once-drawn';
@@ -102,6 +103,7 @@ export class Plan {
   protected readonly whenIn = whenIn;
   protected readonly dayIn = dayIn;
   protected readonly many = many;
+  protected readonly belowTitle = belowTitle;
   /** Which sheet is open on a narrow screen. */
   protected readonly sheet = signal<string | null>(null);
   protected readonly sheets = computed(() => {

@@ -24,6 +24,7 @@ const MANY = 100;
       [ariaFilterLabel]="'Find in: ' + label()"
       [placeholder]="placeholder()"
       [showToggleAll]="false"
+      [selectionLimit]="most()"
       [maxSelectedLabels]="8"
       [virtualScroll]="all().length > MANY"
       [virtualScrollItemSize]="34"
@@ -39,6 +40,8 @@ export class Several {
   readonly options = input.required<readonly { readonly id: string; readonly label: string }[]>();
   readonly value = input.required<readonly string[]>();
   readonly placeholder = input('');
+  /** As many can be chosen. */
+  readonly most = input<number>();
   readonly told = output<readonly string[]>();
   protected readonly MANY = MANY;
   protected readonly id = `several-${++made}`;
