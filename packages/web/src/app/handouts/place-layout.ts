@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 import type { Id, IndexLayout } from '@lorvet/core';
 import { Textarea } from 'primeng/textarea';
 import { SELECT } from '../ui/controls/select';
-import { PlaceOrder } from './place-order';
+import { type Moved, PlaceOrder } from './place-order';
 
 const ORDERS: readonly { readonly id: IndexLayout['order']; readonly name: string }[] = [
   { id: 'name', name: 'by name' },
@@ -43,7 +43,7 @@ const ORDERS: readonly { readonly id: IndexLayout['order']; readonly name: strin
       }
     </div>
     @if (names() && layout().order === 'own') {
-      <lv-place-order [list]="list()" (put)="changed.emit({ ownOrder: $event })" />
+      <lv-place-order [list]="list()" (moved)="moved.emit($event)" />
     }
   `,
   styles: `
@@ -66,16 +66,13 @@ export class PlaceLayout {
   /** Whether names stand in it: without, the order says nothing of anybody. */
   readonly names = input(true);
   readonly changed = output<Partial<IndexLayout>>();
+  readonly moved = output<Moved>();
   protected readonly ORDERS = ORDERS;
   protected readonly COLUMNS = [1, 2, 3, 4, 5, 6, 7, 8];
 
   /** The order of one's own begins as it stands. */
   protected reorder(order: IndexLayout['order']): void {
-    const ownOrder = order === 'own' && !this.layout().ownOrder.length ? { ownOrder: this.ids() } : {};
-    this.changed.emit({ order, ...ownOrder });
-  }
-
-  private ids(): Id[] {
-    return this.list().map((p) => p.id);
+    const isNew = order === 'own' && !this.layout().ownOrder.length;
+    this.changed.emit({ order, ...(isNew ? { ownOrder: this.list().map((p) => p.id) } : {}) });
   }
 }

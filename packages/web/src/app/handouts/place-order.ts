@@ -1,4 +1,4 @@
-import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
+import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import type { Id } from '@lorvet/core';
@@ -8,6 +8,12 @@ import { pieceByPiece } from '../ui/piece-by-piece';
 
 /** How many are drawn at once. */
 const PIECE = 16;
+
+/** One place, and by how many it goes towards the end of the index. */
+export interface Moved {
+  readonly id: Id;
+  readonly by: number;
+}
 
 /** The places of an index, to be put in an order of one's own: by drag, or one step at a time. */
 @Component({
@@ -26,7 +32,7 @@ const PIECE = 16;
             [id]="'up-' + p.id"
             [says]="'Earlier: ' + p.name"
             [disabled]="$first"
-            (click)="move($index, -1, 'up-')"
+            (click)="move(p.id, -1, 'up-')"
           ></button>
           <button
             type="button"
@@ -34,7 +40,7 @@ const PIECE = 16;
             [id]="'down-' + p.id"
             [says]="'Later: ' + p.name"
             [disabled]="$last"
-            (click)="move($index, 1, 'down-')"
+            (click)="move(p.id, 1, 'down-')"
           ></button>
         </li>
       }
@@ -68,30 +74,24 @@ const PIECE = 16;
 })
 export class PlaceOrder {
   readonly list = input.required<readonly { readonly id: Id; readonly name: string }[]>();
-  /** All of them in their new order. */
-  readonly put = output<Id[]>();
+  /** One of them, by how many places towards the end. */
+  readonly moved = output<Moved>();
   private readonly pieces = pieceByPiece(() => Math.ceil(this.list().length / PIECE));
   protected readonly shown = computed(() => this.list().slice(0, this.pieces() * PIECE));
   private readonly onceDrawn = onceDrawn();
 
   protected dropped({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
-    if (previousIndex !== currentIndex) this.moved(previousIndex, currentIndex);
+    const id = this.list()[previousIndex]?.id;
+    if (id && previousIndex !== currentIndex) this.moved.emit({ id, by: currentIndex - previousIndex });
   }
 
-  protected move(at: number, by: number, button: string): void {
-    const id = this.list()[at]?.id ?? '';
-    this.moved(at, at + by);
+  protected move(id: Id, by: number, button: string): void {
+    this.moved.emit({ id, by });
     // It is moved on with the same button, for as long as there is a way.
     this.onceDrawn(() => {
       const same = document.getElementById(button + id) as HTMLButtonElement | null;
       const other = document.getElementById((button === 'up-' ? 'down-' : 'up-') + id);
       (same?.disabled ? other : same)?.focus();
     });
-  }
-
-  private moved(from: number, to: number): void {
-    const ownOrder = this.list().map((p) => p.id);
-    moveItemInArray(ownOrder, from, to);
-    this.put.emit(ownOrder);
   }
 }

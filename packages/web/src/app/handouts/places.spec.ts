@@ -44,6 +44,14 @@ describe('the index of places', () => {
     expect(names()).toEqual(before);
     await here.press(`Later: ${before[0]}`);
     expect(names().slice(0, 2)).toEqual([before[1], before[0]]);
+    // Pressed twice before anything is drawn: two steps.
+    const later = document.querySelector<HTMLElement>(`[aria-label="Later: ${before[0]}"]`);
+    later?.click();
+    later?.click();
+    await here.rest();
+    expect(names().slice(0, 4)).toEqual([before[1], before[2], before[3], before[0]]);
+    await here.undo();
+    await here.undo();
     await here.rest();
     expect(
       here.work

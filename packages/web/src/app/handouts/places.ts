@@ -1,3 +1,4 @@
+import { moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
@@ -27,6 +28,7 @@ import { Empty } from '../ui/empty';
 import { InSight } from '../ui/focused';
 import { type PlaceAt, placeAfter, PlaceIndex } from '../ui/place-index';
 import { PlaceLayout } from './place-layout';
+import type { Moved } from './place-order';
 
 /** What one learner wrote to another's place, that the teacher has said nothing to yet. */
 interface Waiting extends Remark {
@@ -57,11 +59,12 @@ interface Waiting extends Remark {
             [list]="list()"
             [names]="h.place?.names ?? true"
             (changed)="layOut($event)"
+            (moved)="move($event)"
           />
         </lv-fold>
         @if (waiting().length) {
           <section class="card ochre" aria-label="To read first">
-            <h2>{{ many(waiting().length, 'word') }} to read first</h2>
+            <h2>{{ many(waiting().length, 'remark') }} to read first</h2>
             <ul>
               @for (r of waiting(); track r.id) {
                 <li class="row">
@@ -236,6 +239,14 @@ export class Places {
     if (!plan?.place) return;
     const handOut = { ...plan, place: { ...plan.place, layout: { ...this.layout(), ...patch } } };
     this.work.dispatch(HandOutActions.planChanged({ handOut, label: 'index of places' }));
+  }
+
+  /** From where it is now, not from where it was drawn: somebody may press faster than that. */
+  protected move({ id, by }: Moved): void {
+    const ownOrder = this.list().map((p) => p.id);
+    const at = ownOrder.indexOf(id);
+    moveItemInArray(ownOrder, at, at + by);
+    this.layOut({ ownOrder });
   }
 
   /** Whether all may read it. */
