@@ -232,3 +232,41 @@ test('what is typed at a stretch, ahead of what opens, does what it says, wherev
   await page.keyboard.press('Enter');
   await expect(page.getByText('It is done on the Bench: open a version, choose a block.')).toBeVisible();
 });
+
+test('what a row of the plan can do, by keys: the focus goes to what comes of it, and back to the row', async ({
+  page,
+}) => {
+  await openDemo(page, '/hand-outs/h-bike');
+  const more = page.getByRole('button', { name: 'More for Jory S.' });
+  await more.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(more).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Jory S., page by page' })).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('row', { name: /Jory S\./ }).locator(':focus')).toHaveCount(1);
+  await more.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(more).toBeHidden();
+  await expect(page.getByRole('row', { name: /Jory S\./ }).locator(':focus')).toHaveCount(1);
+  // Of what was given the row goes, and the focus to the one after it.
+  await page.goto('/hand-outs/h-survey');
+  await more.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('taken away from Jory S.')).toBeVisible();
+  await expect(page.getByRole('row', { name: /Kerra L\./ }).locator(':focus')).toHaveCount(1);
+  // A day is chosen from its calendar, which Escape closes and no more than that; then Escape leads back to the check.
+  await page.getByRole('button', { name: /^How/ }).click();
+  await page.getByRole('button', { name: 'Calendar: Due' }).press('Enter');
+  await expect(page.getByRole('grid')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('grid')).toBeHidden();
+  await expect(page.getByRole('combobox', { name: 'Due' })).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: /^Check/ })).toBeFocused();
+});

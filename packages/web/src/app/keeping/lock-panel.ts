@@ -8,6 +8,7 @@ import {
   Validators,
 } from '@angular/forms';
 import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { PasswordDirective } from 'primeng/password';
 import { LEAST_LETTERS, Lock, MOST_LETTERS, type Tried } from '../platform/lock';
 import { CheckBox } from '../ui/controls/check';
@@ -22,7 +23,7 @@ type Field = 'present' | 'first' | 'again';
 /** The passphrase that closes every place but the desk. */
 @Component({
   selector: 'lv-lock-panel',
-  imports: [ButtonDirective, CheckBox, PasswordDirective, ReactiveFormsModule, ...FOLD],
+  imports: [ButtonDirective, CheckBox, InputText, PasswordDirective, ReactiveFormsModule, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Lock</h2>
@@ -40,6 +41,7 @@ type Field = 'present' | 'first' | 'again';
           <input
             class="input"
             type="password"
+            pInputText
             pPassword
             [feedback]="false"
             [showPassword]="isShown()"

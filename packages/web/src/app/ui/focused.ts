@@ -22,7 +22,9 @@ export class InSight {
     const here = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     afterNextRender(() => {
       if (!this.lvInSight()) return;
-      here.scrollIntoView({ block: 'start' });
+      // Where it can be read already nothing moves.
+      const { top } = here.getBoundingClientRect();
+      if (top < 0 || top > innerHeight / 2) here.scrollIntoView({ block: 'start' });
       here.focus({ preventScroll: true });
     });
   }

@@ -14,6 +14,7 @@ import type { MenuItem } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
 import { SELECT } from '../../ui/controls/select';
+import { onceDrawn } from '../../ui/once-drawn';
 import { pieceByPiece } from '../../ui/piece-by-piece';
 import { SwatchMark } from '../../ui/swatch';
 import { LoomRowView, MASTER } from './loom-row';
@@ -140,6 +141,7 @@ export class Loom {
     (fields.find((f) => f.dataset['column'] === column) ?? fields[0])?.focus();
   }
 
+  private readonly onceDrawn = onceDrawn();
   private readonly menu = viewChild.required(Menu);
   protected readonly doings = signal<MenuItem[]>([]);
 
@@ -150,11 +152,31 @@ export class Loom {
       ...(versions.length === 1
         ? [{ label: 'Another version on some pages', command: () => here.partsOf.set(learner.id) }]
         : []),
-      { label: 'Take the version away', command: () => here.takeAway([learner.id]) },
+      { label: 'Take the version away', command: () => this.stay(learner.id, () => here.takeAway([learner.id])) },
     ];
-    const ofGiven = [{ label: 'Take it away; what was done stays', command: () => after.takeFrom(learner.id) }];
+    const ofGiven = [
+      {
+        label: 'Take it away; what was done stays',
+        command: () => this.stay(learner.id, () => after.takeFrom(learner.id)),
+      },
+    ];
     this.doings.set(here.isDraft() ? ofDraft : ofGiven);
     this.menu().toggle(event);
+  }
+
+  /** The focus stays in the row, or goes to the next where that is gone. */
+  private async stay(learnerId: Id, then: () => void | Promise<void>): Promise<void> {
+    const rows = () => [...this.host.querySelectorAll<HTMLElement>('tr[data-row]')];
+    const at = rows().findIndex((r) => r.dataset['row'] === learnerId);
+    await then();
+    // After the menu has given it back to its button, which may be gone.
+    this.onceDrawn(() =>
+      setTimeout(() => {
+        const left = rows();
+        const row = left.find((r) => r.dataset['row'] === learnerId) ?? left[Math.min(at, left.length - 1)];
+        row?.querySelector<HTMLElement>('input:not(:disabled), button')?.focus();
+      }),
+    );
   }
 
   protected isDrawn(key: string): boolean {

@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { type Id, isItem, latest } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { SELECT } from '../../ui/controls/select';
 import { MASTER } from './loom-row';
+import { Focused } from '../../ui/focused';
 import { PlanHere } from './plan-here';
 
 const AS_ALL = 'as all';
@@ -10,11 +11,11 @@ const AS_ALL = 'as all';
 /** One learner, page by page: a learner is not on one level in everything. */
 @Component({
   selector: 'lv-plan-parts',
-  imports: [ButtonDirective, ...SELECT],
+  imports: [Focused, ButtonDirective, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (row(); as r) {
-      <h3>{{ r.learner.name }}, page by page</h3>
+      <h3 lvFocused>{{ r.learner.name }}, page by page</h3>
       <p class="small">{{ here.saysOf(r.learner) }}</p>
       @for (p of pages(); track p.id) {
         <lv-select [label]="p.name" [value]="p.value" (chosen)="set(p.id, $event)">
@@ -27,12 +28,13 @@ const AS_ALL = 'as all';
           <p class="small">{{ p.about }}</p>
         }
       }
-      <button pButton severity="secondary" type="button" (click)="here.partsOf.set(null)">Done</button>
+      <button pButton severity="secondary" type="button" (click)="done.emit()">Done</button>
     }
   `,
   styleUrl: './panel.css',
 })
 export class PanelParts {
+  readonly done = output();
   protected readonly here = inject(PlanHere);
   protected readonly MASTER = MASTER;
   protected readonly AS_ALL = AS_ALL;

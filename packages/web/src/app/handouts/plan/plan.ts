@@ -168,12 +168,32 @@ export class Plan {
         this.here.asked.set(this.step() === 'what' ? 'what' : null);
       });
     });
+    effect(() => {
+      if (this.here.partsOf()) untracked(() => this.sheet.set('beside-checks'));
+    });
   }
 
   protected ask(step: PlanStep): void {
     this.here.partsOf.set(null);
     this.here.asked.set(step);
     this.sheet.set('beside-checks');
+  }
+
+  /** Escape leads back to the check; what closes something of its own by it has the first say. */
+  protected leave(event: Event): void {
+    if (event.defaultPrevented) return;
+    if (this.here.partsOf()) return this.partsDone();
+    this.here.asked.set(null);
+    this.sheet.set(null);
+    this.onceDrawn(() => this.host.querySelector<HTMLElement>('.step[aria-pressed="true"]')?.focus());
+  }
+
+  /** Page by page is done: back to the learner's row. */
+  protected partsDone(): void {
+    const learnerId = this.here.partsOf();
+    this.here.partsOf.set(null);
+    this.sheet.set(null);
+    if (learnerId) this.loom()?.show(learnerId);
   }
 
   /** The groups or the loom, with the focus in it. */
