@@ -9,7 +9,6 @@ import {
 } from '@angular/forms';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
-import { PasswordDirective } from 'primeng/password';
 import { LEAST_LETTERS, Lock, MOST_LETTERS, type Tried } from '../platform/lock';
 import { CheckBox } from '../ui/controls/check';
 import { FOLD } from '../ui/controls/fold';
@@ -23,7 +22,7 @@ type Field = 'present' | 'first' | 'again';
 /** The passphrase that closes every place but the desk. */
 @Component({
   selector: 'lv-lock-panel',
-  imports: [ButtonDirective, CheckBox, InputText, PasswordDirective, ReactiveFormsModule, ...FOLD],
+  imports: [ButtonDirective, CheckBox, InputText, ReactiveFormsModule, ...FOLD],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Lock</h2>
@@ -40,11 +39,8 @@ type Field = 'present' | 'first' | 'again';
           >{{ f.label }}
           <input
             class="input"
-            type="password"
             pInputText
-            pPassword
-            [feedback]="false"
-            [showPassword]="isShown()"
+            [type]="isShown() ? 'text' : 'password'"
             [formControlName]="f.name"
             [id]="'lock-' + f.name"
             [autocomplete]="f.name === 'present' ? 'current-password' : 'new-password'"
