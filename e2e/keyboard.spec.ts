@@ -238,25 +238,26 @@ test('what a row of the plan can do, by keys: the focus goes to what comes of it
 }) => {
   await openDemo(page, '/hand-outs/h-bike');
   const more = page.getByRole('button', { name: 'More for Jory S.' });
-  await more.press('Enter');
+  const open = async (downTo: number) => {
+    await more.press('Enter');
+    await expect(page.getByRole('menu')).toBeFocused();
+    for (let i = 0; i < downTo; i++) await page.keyboard.press('ArrowDown');
+  };
+  await open(0);
   await page.keyboard.press('Escape');
   await expect(more).toBeFocused();
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('ArrowDown');
+  await open(1);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Jory S., page by page' })).toBeFocused();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('row', { name: /Jory S\./ }).locator(':focus')).toHaveCount(1);
-  await more.press('Enter');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowDown');
+  await open(2);
   await page.keyboard.press('Enter');
   await expect(more).toBeHidden();
   await expect(page.getByRole('row', { name: /Jory S\./ }).locator(':focus')).toHaveCount(1);
   // Of what was given the row goes, and the focus to the one after it.
   await page.goto('/hand-outs/h-survey');
-  await more.press('Enter');
-  await page.keyboard.press('ArrowDown');
+  await open(1);
   await page.keyboard.press('Enter');
   await expect(page.getByText('taken away from Jory S.')).toBeVisible();
   await expect(page.getByRole('row', { name: /Kerra L\./ }).locator(':focus')).toHaveCount(1);

@@ -10,7 +10,7 @@ export class Seen {
     const onDestroy = inject(DestroyRef);
     afterNextRender(() => {
       const watcher = new IntersectionObserver((entries) => this.inView.emit(entries.at(-1)?.isIntersecting ?? false), {
-        rootMargin: '500px',
+        rootMargin: '300px',
       });
       watcher.observe(element);
       onDestroy.onDestroy(() => watcher.disconnect());
