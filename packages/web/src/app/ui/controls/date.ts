@@ -64,6 +64,7 @@ let made = 0;
           pInputText
           [id]="id"
           autocomplete="off"
+          maxlength="60"
           [formControl]="line.control"
           [placeholder]="own.example(withTime())"
           (blur)="tell()"
