@@ -4,7 +4,7 @@ import { contentAddress } from '../activity/fingerprint';
 import { withoutPerson } from '../adjust/personal-fields';
 import type { SchoolClass } from '../learners/people';
 import type { Album } from './album';
-import type { FrozenById, Given, HandOut } from './hand-out';
+import { type FrozenById, type Given, type HandOut, PLAIN_LAYOUT } from './hand-out';
 import { ownForLearner } from './learner-sheet';
 
 /**
@@ -20,7 +20,7 @@ export function albumOf(
   const { place } = handOut;
   if (!place?.isOpen || handOut.way !== 'place-each' || handOut.state === 'draft' || handOut.isHidden) return null;
   const nameOf = (id: string) => (place.names ? (learners[id]?.name ?? '') : '');
-  const { words = '', columns = 0 } = place.layout ?? {};
+  const { words, columns } = place.layout ?? PLAIN_LAYOUT;
   return {
     id: handOut.id,
     title: handOut.title,
@@ -60,7 +60,7 @@ export function placesInOrder(
   const plain = (list: readonly Id[]) => list.map((id) => ({ id, under: '' }));
   if (!place?.names) return plain(sorted((id) => contentAddress([handOutId, id])));
   const byName = sorted(nameOf);
-  const { order, ownOrder } = place.layout ?? { order: 'name', ownOrder: [] };
+  const { order, ownOrder } = place.layout ?? PLAIN_LAYOUT;
   if (order === 'own') {
     const at = new Map(ownOrder.map((id, i) => [id, i]));
     const placeOf = (id: Id) => at.get(id) ?? ownOrder.length;

@@ -1,36 +1,13 @@
 import { z } from '../zod';
-import { type Content, contentSchema } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { blockSchema } from '../activity/blocks';
-import { swatchSchema } from '../activity/swatch';
+import { companionSchema, MOST_COMPANIONS } from './companion';
+import { type Frozen, type FrozenById, lineageStepSchema, withBlocks } from './frozen';
+import { placeSchema } from './place';
 
-/** One step of the way from a block back to the master, in words, as it was when the work was frozen. */
-export const lineageStepSchema = z.object({
-  versionId: idSchema,
-  versionName: z.string(),
-  adjustmentId: idSchema,
-  sentence: z.string(),
-});
-export type LineageStep = z.infer<typeof lineageStepSchema>;
-
-/**
- * A derived activity as it was given out, kept once under the address of what it holds, whoever gets it and however
- * often. Only for the teacher: it holds keys.
- */
-export const frozenSchema = z.object({
-  id: z.string().max(64),
-  familyId: idSchema,
-  versionId: idSchema.nullable(),
-  versionName: z.string(),
-  swatch: swatchSchema,
-  revision: z.number().int(),
-  /** Pages that are of another version, where a learner has different ones in different parts. */
-  parts: z.array(z.object({ pageId: idSchema, versionId: idSchema.nullable() })).optional(),
-  content: contentSchema,
-  /** By block id. */
-  lineage: z.record(z.string(), z.array(lineageStepSchema)),
-});
-export type Frozen = z.infer<typeof frozenSchema>;
+export * from './companion';
+export * from './frozen';
+export * from './place';
 
 /** Who gets which version; null is the master. A learner may stand on two lines by mistake: `coverage` says so. */
 export const lineSchema = z.object({
@@ -76,67 +53,8 @@ export const teamSchema = z.object({
 });
 export type Team = z.infer<typeof teamSchema>;
 
-/** How the index of places is laid out. */
-export const indexLayoutSchema = z.object({
-  /** What stands above the names. */
-  words: z.string().max(500).default(''),
-  /** Names side by side; 0 for as many as have room. */
-  columns: z.number().int().min(0).max(8).default(0),
-  /** By name, under the names of their classes, or as the teacher put them. */
-  order: z.enum(['name', 'class', 'own']).default('name'),
-  /** As the teacher put them; who is not among them comes after them, by name. */
-  ownOrder: z.array(idSchema).max(2000).default([]),
-});
-export type IndexLayout = z.infer<typeof indexLayoutSchema>;
-
-/** Where there is a place for each: which pages are made anew for every learner, and who sees whose. */
-export const placeSchema = z.object({
-  /** The pages that each learner has of their own; the others are for all. */
-  pageIds: z.array(idSchema).max(200),
-  /** Whether names stand in the index and over the places. */
-  names: z.boolean().default(true),
-  /** Whether a learner sees the others' places too: then it is an album. */
-  isOpen: z.boolean().default(false),
-  /** Whether learners may write short comments to the others' places; the teacher sees them first. */
-  comments: z.boolean().default(false),
-  /** What learners wrote to the others' places, once the teacher said to it that all may read it, or that nobody may. */
-  remarks: z
-    .array(z.object({ id: idSchema, to: idSchema, from: idSchema, text: z.string().max(500), isShown: z.boolean() }))
-    .max(5000)
-    .default([]),
-  /** Left out, the index is plain: by name, as many side by side as have room. */
-  layout: indexLayoutSchema.optional(),
-});
-export type Place = z.infer<typeof placeSchema>;
-
-/** As much goes with one hand-out. */
-export const MOST_COMPANIONS = 40;
 /** As many objectives can be named for one. */
 export const MOST_OBJECTIVES = 60;
-
-const companionBase = { id: idSchema, title: z.string().min(1).max(200) };
-/** Further material in the same hand-out. */
-export const companionSchema = z.discriminatedUnion('is', [
-  z.object({ ...companionBase, is: z.literal('file'), assetId: z.string().max(80) }),
-  z.object({ ...companionBase, is: z.literal('link'), address: z.string().min(1).max(2000) }),
-  /** Words to read. */
-  z.object({ ...companionBase, is: z.literal('page'), text: z.string().max(20_000) }),
-  /** A sheet to write on that nobody marks. */
-  z.object({ ...companionBase, is: z.literal('notes') }),
-  /** Another activity, to look things up in; `frozen` is the address of what was given, empty until then. */
-  z.object({
-    ...companionBase,
-    is: z.literal('activity'),
-    familyId: idSchema,
-    versionId: idSchema.nullable(),
-    frozen: z.string().max(64).default(''),
-  }),
-  /** Spoken instructions. */
-  z.object({ ...companionBase, is: z.literal('spoken'), assetId: z.string().max(80) }),
-  /** Words for those at home. */
-  z.object({ ...companionBase, is: z.literal('family'), text: z.string().max(5000) }),
-]);
-export type Companion = z.infer<typeof companionSchema>;
 
 /** Local date and time, 'yyyy-MM-ddTHH:mm'; null where none is set. */
 const localSchema = z.string().max(16).nullable();
@@ -279,21 +197,6 @@ export function handOutState(
   return h.opensAt !== null && h.opensAt > now ? 'scheduled' : 'given out';
 }
 
-/** Frozen activities by their address, those that are known here. */
-export type FrozenById = Readonly<Record<string, Frozen>>;
-
-/** The content with some of its blocks in place of those of the same ids. */
-export function withBlocks(content: Content, blocks: readonly { readonly id: string }[]): Content {
-  if (blocks.length === 0) return content;
-  const by = new Map(blocks.map((b) => [b.id, b as Content['pages'][number]['blocks'][number]]));
-  return {
-    ...content,
-    pages: content.pages.map((p) =>
-      p.blocks.some((b) => by.has(b.id)) ? { ...p, blocks: p.blocks.map((b) => by.get(b.id) ?? b) } : p,
-    ),
-  };
-}
-
 /** What a go was worked on: what is given now, or what was given before it. */
 export const givenForGo = (given: Given, go: number): Pick<Given, 'frozen' | 'own'> =>
   given.earlier?.find((e) => go <= e.goes) ?? given;
@@ -310,6 +213,10 @@ export function frozenIdsOf(
 
 /** Whose work it is where one piece is for all together. */
 export const EVERYBODY = 'everybody';
+
+/** What those who have one piece of work together are called; `team` is the name of their group, where it is known. */
+export const sharedName = (key: string, team: string | undefined): string =>
+  key === EVERYBODY ? 'Everybody' : (team ?? 'A group');
 
 /** Under whom a learner's work on a hand-out is kept: under themselves, or under those they do it with. */
 export const workKeyOf = (handOut: Pick<HandOut, 'given'>, learnerId: string): string =>

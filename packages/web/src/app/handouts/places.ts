@@ -11,6 +11,7 @@ import {
   type Place,
   pagesFor,
   placesInOrder,
+  PLAIN_LAYOUT,
   questionNumbers,
   recipientsOf,
   type Remark,
@@ -170,9 +171,7 @@ export class Places {
     return plan?.way === 'place-each' ? plan : undefined;
   });
   private readonly names = computed(() => new Map(this.work.people().learners.map((l) => [l.id, l.name])));
-  protected readonly layout = computed(
-    (): IndexLayout => this.plan()?.place?.layout ?? { words: '', columns: 0, order: 'name', ownOrder: [] },
-  );
+  protected readonly layout = computed((): IndexLayout => this.plan()?.place?.layout ?? PLAIN_LAYOUT);
   /** In the order of the index, with how far each is; of a draft, whoever it is for. */
   protected readonly list = computed(() => {
     const plan = this.plan();

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { countStates, countWorks, stateNow, statesIn } from '@lorvet/core';
+import { countStates, countWorks, sharedName, stateNow, statesIn } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
@@ -199,7 +199,7 @@ export class MarkingList {
         const learners = ids
           .map((id) => ({
             id,
-            name: names.get(id) ?? (r.isShared ? (r.teams[id] ?? 'Everybody') : 'A removed learner'),
+            name: names.get(id) ?? (r.isShared ? sharedName(id, r.teams[id]) : 'A removed learner'),
           }))
           .sort((a, b) => a.name.localeCompare(b.name));
         return { id: r.id, title: r.title, learners: learners.slice(0, SHOWN), more: Math.max(0, ids.length - SHOWN) };

@@ -6,7 +6,6 @@ import {
   copyIdOf,
   copyState,
   derive,
-  EVERYBODY,
   forLearner,
   frozenIdsOf,
   type ItemBlock,
@@ -17,6 +16,7 @@ import {
   lineageOf,
   markThatCounts,
   questionNumbers,
+  sharedName,
   snippet,
   whereUsed,
   worksOf,
@@ -106,7 +106,7 @@ export class WorkTable {
       const marking = this.work.markings()[id];
       const nameOf = (l: string) => names.get(l) ?? 'A removed learner';
       const isShared = key !== first;
-      const name = !isShared ? nameOf(key) : key === EVERYBODY ? 'Everybody' : (teams.get(key) ?? 'A group');
+      const name = isShared ? sharedName(key, teams.get(key)) : nameOf(key);
       const members = isShared ? [first, ...others].map(nameOf).join(', ') : '';
       const state = copyState(h, copy, marking, now);
       return [this.made.row({ learnerId: key, name, members, copy, marking, frozen, state, columns })];
