@@ -33,6 +33,15 @@ describe('after giving out', () => {
     expect([versionOf('l-jory'), decision('l-jory')]).toEqual(['rp-core', 'complete']);
   });
 
+  it('who has the version already is none of those it is given to: the numbers agree', async () => {
+    await place.check(/^Extended for Jory S\./);
+    await place.press(/^Give it to all 1/);
+    await place.press('Extended for everyone');
+    expect(place.text).toContain('Extended, for 13 pieces of work');
+    expect(place.text).toContain('1 more has it already');
+    expect(place.text).toContain('Give it to all 13');
+  });
+
   it('is taken away from a learner, who is left out, and can be put in again with a version', async () => {
     await place.press('More for Jory S.');
     await place.pick('Take it away; what was done stays');

@@ -16,11 +16,18 @@ const SHOWN = 6;
   template: `
     @if (after.asked(); as a) {
       <section class="card ochre" aria-label="What it would mean" role="status">
-        <h3>{{ isCorrection() ? 'As it is now' : name() }}, for {{ many(a.keys.length, 'piece') }} of work</h3>
+        <h3>
+          {{ isCorrection() ? 'As it is now' : name() }}, for {{ many(all().length || a.keys.length, 'piece') }} of work
+        </h3>
         @if (!after.isReady()) {
           <p class="small">Looking at the work …</p>
         } @else if (!all().length) {
           <p class="small">They have it already.</p>
+        } @else if (a.keys.length > all().length) {
+          <p class="small">
+            {{ a.keys.length - all().length }} more {{ a.keys.length - all().length === 1 ? 'has' : 'have' }} it
+            already.
+          </p>
         }
         @for (p of parts(); track p.name) {
           <div>
