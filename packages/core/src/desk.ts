@@ -49,6 +49,7 @@ export { mended, type Repaired } from './keep/repair';
 export * from './keep/work-changes';
 export * from './kept';
 export * from './learners/comfort';
+export { contrastOf, deskColours, held, LEAST_CONTRAST } from './learners/contrast';
 export * from './work/answer';
 export * from './work/copy';
 export { z } from './zod';

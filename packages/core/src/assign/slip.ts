@@ -1,4 +1,4 @@
-import { comfortSchema } from '../learners/comfort';
+import { comfortSchema, toolsSchema } from '../learners/comfort';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
@@ -77,6 +77,8 @@ export const slipSchema = z.strictObject({
   works: z.record(idSchema, slippedSchema),
   /** How the desk looks until the learner sets it otherwise; null as usual. */
   comfort: comfortSchema.nullable().default(null),
+  /** What of the desk the teacher fixed or hid. */
+  tools: toolsSchema,
 });
 export type Slip = z.infer<typeof slipSchema>;
 

@@ -6,7 +6,7 @@ import { datesFor, type LearnerDates, SCHOOL_ID } from '../assign/dates';
 import { flapsOf, keysFor, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
 import { noticed, NOTHING_SAID, slipped } from '../assign/slip';
 import isSame from 'fast-deep-equal';
-import type { Comfort } from '../learners/comfort';
+import type { Comfort, Tools } from '../learners/comfort';
 import type { Learner } from '../learners/learner';
 import { EXTRA_TIME } from '../learners/supports';
 import type { SchoolClass } from '../learners/people';
@@ -51,8 +51,8 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
       case 'learners': {
         door = true;
         const [was, is] = [c.before as Learner | undefined, c.after as Learner | undefined];
-        const comfort = is?.needs.comfort ?? null;
-        if (!sameComfort(was?.needs.comfort ?? null, comfort)) out.push({ in: 'slips', id: c.id, comfort });
+        const { comfort, tools } = startOf(is);
+        if (!isSame(startOf(was), { comfort, tools })) out.push({ in: 'slips', id: c.id, comfort, tools });
         break;
       }
       case 'classes':
@@ -199,7 +199,11 @@ export function partsToRemake(
   ];
 }
 
-const sameComfort = (a: Comfort | null, b: Comfort | null): boolean => isSame(a, b);
+/** How the desk begins for a learner, and what of it is settled. */
+const startOf = (learner: Learner | undefined): { comfort: Comfort | null; tools: Tools } => ({
+  comfort: learner?.needs.comfort ?? null,
+  tools: learner?.needs.tools ?? {},
+});
 
 const goneFrom = (h: HandOut | undefined): Set<string> => new Set(Object.keys(h?.given ?? {}));
 

@@ -10,7 +10,7 @@ import {
   learnerSheetSchema,
 } from '../assign/learner-sheet';
 import { type Said, type Slip, type Slipped, slipSchema } from '../assign/slip';
-import type { Comfort } from '../learners/comfort';
+import type { Comfort, Tools } from '../learners/comfort';
 import { countIds, idsIn, packedIdsSchema, packIds } from './packed-ids';
 import { type FamilyHead, familyHeadSchema, type HandOutHead, handOutHeadSchema } from './head-parts';
 import type { IndexName } from '../collections';
@@ -100,6 +100,7 @@ export type IndexPatch =
       readonly works?: Readonly<Record<string, Slipped | null>>;
       readonly said?: Readonly<Record<string, Said>>;
       readonly comfort?: Comfort | null;
+      readonly tools?: Tools;
     };
 
 const without = <T>(all: Readonly<Record<string, T>>, set: Readonly<Record<string, T | null>>): Record<string, T> => {
@@ -135,7 +136,12 @@ export function patched(part: unknown, patch: IndexPatch): IndexOf[IndexName] | 
       const work = works[id];
       if (work) works[id] = { ...work, said };
     }
-    return { id: patch.id, works, comfort: patch.comfort === undefined ? (slip?.comfort ?? null) : patch.comfort };
+    return {
+      id: patch.id,
+      works,
+      comfort: patch.comfort === undefined ? (slip?.comfort ?? null) : patch.comfort,
+      tools: patch.tools ?? slip?.tools ?? {},
+    };
   }
   return patch.put;
 }

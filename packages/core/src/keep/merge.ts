@@ -1,4 +1,5 @@
 import equal from 'fast-deep-equal';
+import { usedSince, usedTogether } from '../learners/comfort';
 import type { Copy, Go } from '../work/copy';
 
 /** What comes of two changes of one thing; `lost` where both changed the same and one had to give way. */
@@ -94,9 +95,11 @@ export function mergeCopies(base: Copy | undefined, theirs: Copy, mine: Copy, at
   const seenAt = [theirs.seenAt ?? '', mine.seenAt ?? ''].sort()[1];
   const notes = { ...theirs.notes };
   for (const [id, text] of Object.entries(mine.notes ?? {})) if (text !== base?.notes?.[id]) notes[id] = text;
+  const used = usedTogether(theirs.used, usedSince(mine.used, base?.used));
   return {
     ...theirs,
     goes,
+    ...(Object.keys(used).length ? { used } : {}),
     ...(seenAt ? { seenAt } : {}),
     ...(Object.keys(notes).length ? { notes } : {}),
     ...(remarks.length ? { remarks } : {}),

@@ -2,7 +2,7 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import type { Family } from '../activity/family';
 import type { PersonalValues } from '../adjust/adjustment';
-import { comfortSchema } from './comfort';
+import { comfortSchema, toolsSchema } from './comfort';
 import { daySchema } from './days';
 import { levelSchema, levelsNow, SCALES } from './levels';
 import { type SchoolClass } from './people';
@@ -55,6 +55,8 @@ export const needsCardSchema = z.object({
   note: z.string().max(1000).default(''),
   /** How the desk looks until the learner sets it otherwise; null as usual. */
   comfort: comfortSchema.nullable().default(null),
+  /** What of the desk is fixed as set here, or is not there at all; the rest is offered. */
+  tools: toolsSchema,
   /** Parts that others than the teacher may see; those not named are the teacher's alone. */
   seenBy: z.partialRecord(cardPartSchema, viewerSchema).default({}),
 });

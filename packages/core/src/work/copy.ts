@@ -1,5 +1,6 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
+import { usedSchema } from '../learners/comfort';
 import { answerSchema, verdictSchema } from './answer';
 
 /** One try at the work. Answers are kept until the teacher deletes the copy. */
@@ -33,6 +34,8 @@ export const copySchema = z.object({
   /** What was written on sheets of notes, by companion: nobody marks it. */
   notes: z.record(z.string(), z.string().max(20_000)).optional(),
   remarks: z.array(remarkSchema).max(1000).optional(),
+  /** What of the desk was used with it, and how long. */
+  used: usedSchema.optional(),
 });
 export type Copy = z.infer<typeof copySchema>;
 

@@ -14,6 +14,9 @@ import { SheetView } from './sheet-view';
       <lv-sheet-view
         [sheet]="s"
         [comfort]="session.comfort()"
+        [start]="session.start()"
+        [tools]="session.tools()"
+        (comfortChanged)="session.setComfort($event)"
         [locked]="true"
         [name]="session.learner()?.name ?? ''"
         status="To look at"

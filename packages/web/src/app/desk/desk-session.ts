@@ -2,6 +2,7 @@ import { Injectable, computed, inject, signal } from '@angular/core';
 import isSame from 'fast-deep-equal';
 import {
   type Comfort,
+  comfortNow,
   type Copy,
   copyIdOf,
   type CopyState,
@@ -12,8 +13,10 @@ import {
   type Slipped,
   stateNow,
   statesIn,
+  type Tools,
 } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
+import { DeskActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 
@@ -72,10 +75,13 @@ export class DeskSession {
       .flatMap((c) => c.learners)
       .find((l) => l.id === this.learnerId()),
   );
-  readonly comfort = computed<Comfort>(
-    () => this.store.comforts()[this.learnerId()]?.comfort ?? this.slip()?.comfort ?? PLAIN_COMFORT,
-  );
   private readonly slip = computed(() => this.store.index().slips[this.learnerId()]);
+  /** How the teacher set the desk at first, and what of it is settled. */
+  readonly start = computed<Comfort>(() => this.slip()?.comfort ?? PLAIN_COMFORT);
+  readonly tools = computed<Tools>(() => this.slip()?.tools ?? {});
+  readonly comfort = computed<Comfort>(() =>
+    comfortNow(this.store.comforts()[this.learnerId()]?.comfort, this.slip()?.comfort, this.tools()),
+  );
 
   sit(learnerId: string): void {
     sessionStorage.setItem(AT_DESK, learnerId);
@@ -85,6 +91,12 @@ export class DeskSession {
   leave(): void {
     sessionStorage.removeItem(AT_DESK);
     this.learnerId.set('');
+  }
+
+  /** Keeps how the learner who sits here likes to read, for wherever they sit down. */
+  setComfort(comfort: Comfort): void {
+    const learnerId = this.learner()?.id;
+    if (learnerId) this.store.dispatch(DeskActions.comfortSaved({ learnerId, comfort }));
   }
 
   /** Holds the learner's slip, and of one hand-out the sheet and the copy, for the part that calls it. */
@@ -257,7 +269,7 @@ export class DeskSession {
   /** The learner's copy, or that of those they work with, with these goes. */
   copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
     const id = this.copyId(handOutId, work);
-    const { remarks, notes, seenAt } = this.store.copies()[id] ?? {};
+    const { remarks, notes, seenAt, used } = this.store.copies()[id] ?? {};
     const learnerId = work.shares || this.learnerId();
     return {
       id,
@@ -268,6 +280,7 @@ export class DeskSession {
       ...(remarks ? { remarks } : {}),
       ...(notes ? { notes } : {}),
       ...(seenAt ? { seenAt } : {}),
+      ...(used ? { used } : {}),
     };
   }
 

@@ -7,6 +7,7 @@ import {
   duesOf,
   type Answer,
   type Comfort,
+  comfortNow,
   flapsOf,
   freezeFor,
   frozenFor,
@@ -48,6 +49,8 @@ import { dressParts } from '../ui/preset/dress';
         [sheet]="s"
         [answers]="answers()"
         [comfort]="comfort()"
+        [start]="start()"
+        [tools]="learner()?.needs?.tools ?? {}"
         [status]="status()"
         [under]="under"
         [name]="learner()?.name ?? ''"
@@ -93,12 +96,13 @@ export class LookAs {
   protected readonly plan = computed(() => this.work.handOuts()[this.handOutId() ?? '']);
   protected readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
   protected readonly supports = computed(() => supportsOn(this.learner()?.needs.supports ?? [], this.clock.today()));
-  protected readonly comfort = computed(
-    () =>
-      this.tried() ??
-      this.work.comforts()[this.learnerId() ?? '']?.comfort ??
-      this.learner()?.needs.comfort ??
-      PLAIN_COMFORT,
+  protected readonly start = computed(() => this.learner()?.needs.comfort ?? PLAIN_COMFORT);
+  protected readonly comfort = computed(() =>
+    comfortNow(
+      this.tried() ?? this.work.comforts()[this.learnerId() ?? '']?.comfort,
+      this.start(),
+      this.learner()?.needs.tools,
+    ),
   );
   protected readonly ready = inject(Parts).hold(
     () => ({ handOutId: this.handOutId() ?? '', familyId: this.family() ?? '', versionId: this.versionId() ?? '' }),

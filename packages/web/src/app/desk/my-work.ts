@@ -9,7 +9,7 @@ import { Focused } from '../ui/focused';
 import { howSoon } from '../ui/how-soon';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
-import { comfortStyle } from './comfort';
+import { comfortSays, comfortStyle } from './comfort/comfort-style';
 import { Companions } from './companions';
 import { DeskSession, type DeskWork } from './desk-session';
 
@@ -213,7 +213,7 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
       }
     }
   `,
-  host: { '[style]': 'style()' },
+  host: { '[style]': 'style()', '[attr.data-comfort]': 'comfortSays()' },
 })
 export class MyWork {
   protected readonly session = inject(DeskSession);
@@ -222,6 +222,7 @@ export class MyWork {
   protected readonly belowTitle = belowTitle;
   protected readonly whenIn = whenIn;
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));
+  protected readonly comfortSays = computed(() => comfortSays(this.session.comfort()));
   protected readonly firstName = computed(() => this.session.learner()?.name.split(' ')[0] ?? '');
   /** What is to be done, what is due soonest first. */
   private readonly open = computed(() =>

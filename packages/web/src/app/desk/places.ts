@@ -7,7 +7,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { Focused, InSight } from '../ui/focused';
 import { type PlaceAt, placeAfter, PlaceIndex } from '../ui/place-index';
-import { comfortStyle } from './comfort';
+import { comfortSays, comfortStyle } from './comfort/comfort-style';
 import { DeskAlbum } from './desk-album';
 import { DeskSession } from './desk-session';
 
@@ -121,7 +121,7 @@ import { DeskSession } from './desk-session';
       font: inherit;
     }
   `,
-  host: { '[style]': 'style()' },
+  host: { '[style]': 'style()', '[attr.data-comfort]': 'says()' },
 })
 export class DeskPlaces {
   readonly handOutId = input.required<string>();
@@ -137,6 +137,7 @@ export class DeskPlaces {
     () => this.at().id,
   );
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));
+  protected readonly says = computed(() => comfortSays(this.session.comfort()));
   protected readonly album = computed(() => this.places.album(this.handOutId()));
   protected readonly list = computed(() =>
     (this.album()?.places ?? []).map(({ id, name, under }) =>

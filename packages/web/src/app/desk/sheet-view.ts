@@ -10,6 +10,7 @@ import {
   output,
   signal,
   untracked,
+  viewChild,
 } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
@@ -19,9 +20,12 @@ import {
   type LearnerPackage,
   oneByOne,
   PLAIN_COMFORT,
+  type Tools,
+  type Used,
   questionNumbers,
   type SlippedCompanion,
 } from '@lorvet/core/desk';
+import { HOME_LANGUAGES } from '../platform/home-language';
 import { Focused } from '../ui/focused';
 import { onceDrawn } from '../ui/once-drawn';
 import { LaidPage } from '../ui/blocks/laid-page';
@@ -31,7 +35,13 @@ import { type Beside, type PaperNote, PaperSheet } from '../ui/paper-sheet';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { Companions } from './companions';
-import { ComfortSettings, comfortStyle, withPrint } from './comfort';
+import { ComfortSettings } from './comfort/comfort-settings';
+import { comfortSays, comfortStyle, withPrint } from './comfort/comfort-style';
+import { HomeText } from './reading/home-text';
+import { Reader } from './reading/reader';
+import { Reading } from './reading/reading';
+import { Ruler } from './reading/ruler';
+import { Use } from './reading/use';
 
 /** Why what a learner wrote is not kept: no room, the browser cannot write, or it cannot be kept as it is. */
 export type Trouble = 'full' | 'failing' | 'refused' | null;
@@ -39,13 +49,26 @@ export type Trouble = 'full' | 'failing' | 'refused' | null;
 /** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
 @Component({
   selector: 'lv-sheet-view',
-  imports: [ComfortSettings, Companions, Focused, LaidPage, LucideDynamicIcon, PageMarkView, PaperSheet, SwatchMark],
-  providers: [SheetContext],
+  imports: [
+    ComfortSettings,
+    Companions,
+    Focused,
+    HomeText,
+    LaidPage,
+    LucideDynamicIcon,
+    PageMarkView,
+    PaperSheet,
+    Reading,
+    Ruler,
+    SwatchMark,
+  ],
+  providers: [Reader, SheetContext, Use],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-view.html',
   styleUrls: ['./desk.css', './sheet-view.css'],
   host: {
     '[style]': 'style()',
+    '[attr.data-comfort]': 'says()',
     '[class.on-paper]': 'onPaper()',
     '(window:beforeprint)': 'print(true)',
     '(window:afterprint)': 'print(false)',
@@ -55,6 +78,9 @@ export class SheetView {
   readonly sheet = input.required<LearnerPackage>();
   readonly answers = input<Readonly<Record<string, Answer>>>({});
   readonly comfort = input<Comfort>(PLAIN_COMFORT);
+  /** How it is to be at first, and what the teacher settled of it. */
+  readonly start = input<Comfort>(PLAIN_COMFORT);
+  readonly tools = input<Tools>({});
   readonly locked = input(false);
   readonly name = input('');
   /** What stands at the top: saved, submitted, looking as somebody. */
@@ -101,9 +127,16 @@ export class SheetView {
   private readonly onceDrawn = onceDrawn();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly whenIn = whenIn;
+  protected readonly reader = inject(Reader);
+  private readonly use = inject(Use);
+  private readonly hearButton = viewChild<ElementRef<HTMLElement>>('hearButton');
   protected readonly at = signal(0);
   protected readonly comfortOpen = signal(false);
   protected readonly asking = signal(false);
+  /** Whether the page is shown in the language at home beside it. */
+  protected readonly homeOpen = signal(false);
+  protected readonly homeButton = viewChild<ElementRef<HTMLElement>>('homeButton');
+  protected readonly home = computed(() => HOME_LANGUAGES.find((l) => l.code === this.comfort().home));
   /** Whether the sheet is looked at as it is printed, or is being printed from the screen. */
   protected readonly paper = signal(false);
   protected readonly printing = signal(false);
@@ -112,11 +145,14 @@ export class SheetView {
   protected readonly withKeys = signal(false);
   /** Whether the supports agreed for the learner stand on the learner's own sheet: the teacher says so. */
   protected readonly withSupports = signal(false);
-  protected readonly style = computed(() => comfortStyle(withPrint(this.comfort(), this.sheet().show.print)));
+  /** The comfort as it is shown: with what the sheet asks for. */
+  protected readonly shownComfort = computed(() => withPrint(this.comfort(), this.sheet().show.print));
+  protected readonly style = computed(() => comfortStyle(this.shownComfort()));
+  protected readonly says = computed(() => comfortSays(this.comfort()));
   /** The pages as they are turned: of one question each where that was chosen. */
   protected readonly pages = computed(() => {
     const { pages, show } = this.sheet();
-    return show.oneAtATime ? oneByOne(pages) : pages;
+    return show.oneAtATime || this.comfort().alone ? oneByOne(pages) : pages;
   });
   private readonly app = inject(ApplicationRef);
   private readonly context = inject(SheetContext);
@@ -173,7 +209,23 @@ export class SheetView {
     this.onceDrawn(() => {
       this.host.nativeElement.querySelector<HTMLElement>('main')?.focus();
       this.host.nativeElement.scrollIntoView({ block: 'start' });
+      this.reader.turned();
     });
+  }
+
+  /** What of the desk was used since this was asked last. */
+  takeUse(): Used {
+    return this.use.take();
+  }
+
+  protected hear(): void {
+    if (this.reader.isOpen()) this.unhear();
+    else this.reader.open();
+  }
+
+  protected unhear(): void {
+    this.reader.close();
+    this.hearButton()?.nativeElement.focus();
   }
 
   /** The browser prints what stands there when this returns. */

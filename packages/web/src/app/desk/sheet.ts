@@ -8,9 +8,10 @@ import {
   input,
   signal,
   untracked,
+  viewChild,
 } from '@angular/core';
 import { Router } from '@angular/router';
-import { type Answer, type Comfort, writeAnswers } from '@lorvet/core/desk';
+import { type Answer, type Copy, type Used, usedTogether, writeAnswers } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { sayOnLeaving } from '../platform/leaving';
@@ -35,6 +36,8 @@ const PAUSE_MS = 400;
         [sheet]="w.sheet"
         [answers]="answers()"
         [comfort]="session.comfort()"
+        [start]="session.start()"
+        [tools]="session.tools()"
         [locked]="w.locked"
         [name]="session.learner()?.name ?? ''"
         [status]="status()"
@@ -61,7 +64,7 @@ const PAUSE_MS = 400;
         (answered)="take($event.id, $event.answer)"
         (submitted)="submit()"
         (begunAgain)="beginAgain()"
-        (comfortChanged)="setComfort($event)"
+        (comfortChanged)="session.setComfort($event)"
         (left)="leave()"
       />
     }
@@ -69,6 +72,7 @@ const PAUSE_MS = 400;
 })
 export class DeskSheet {
   readonly handOutId = input.required<string>();
+  private readonly view = viewChild(SheetView);
   protected readonly session = inject(DeskSession);
   private readonly store = inject(WorkspaceStore);
   protected readonly keeper = inject(Keeper);
@@ -128,7 +132,7 @@ export class DeskSheet {
         opening.destroy();
       });
     });
-    sayOnLeaving(() => this.save());
+    sayOnLeaving(() => this.save(true));
     // It is said here, and not to the teacher who comes after.
     inject(DestroyRef).onDestroy(() => this.full.field.set(null));
   }
@@ -154,18 +158,22 @@ export class DeskSheet {
     this.timer = setTimeout(() => this.save(), PAUSE_MS);
   }
 
-  protected save(): void {
+  /** `withUse`: what of the desk was used is written down too; that waits until the sheet is left. */
+  protected save(withUse = false): void {
     clearTimeout(this.timer);
-    if (!this.isDirty()) return;
-    const copy = this.session.answered(this.handOutId(), this.answers());
-    if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
+    const used = withUse ? (this.view()?.takeUse() ?? {}) : {};
+    if (this.isDirty()) this.keep(this.session.answered(this.handOutId(), this.answers()), used);
+    else if (Object.keys(used).length) this.keep(this.session.kept(this.handOutId()), used);
     this.written.set({});
+  }
+
+  private keep(copy: Copy | undefined, used: Used): void {
+    if (copy) this.store.dispatch(DeskActions.copySaved({ copy: withUse(copy, used) }));
   }
 
   protected async submit(): Promise<void> {
     clearTimeout(this.timer);
-    const copy = this.session.answered(this.handOutId(), this.answers(), true);
-    if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
+    this.keep(this.session.answered(this.handOutId(), this.answers(), true), this.view()?.takeUse() ?? {});
     this.written.set({});
     await this.sync.flush();
     if (this.keeper.saved()) this.leave();
@@ -175,11 +183,6 @@ export class DeskSheet {
     this.looked.set(undefined);
     const copy = this.session.begunAgain(this.handOutId());
     if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
-  }
-
-  protected setComfort(comfort: Comfort): void {
-    const learnerId = this.session.learner()?.id;
-    if (learnerId) this.store.dispatch(DeskActions.comfortSaved({ learnerId, comfort }));
   }
 
   protected note(id: string, text: string): void {
@@ -198,3 +201,6 @@ export class DeskSheet {
     void this.router.navigate(['/desk/work']);
   }
 }
+
+const withUse = (copy: Copy, used: Used): Copy =>
+  Object.keys(used).length ? { ...copy, used: usedTogether(copy.used, used) } : copy;

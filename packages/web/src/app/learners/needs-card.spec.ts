@@ -165,7 +165,7 @@ describe('a needs card', () => {
     await place.unfold('Who may see what');
     await place.check('Goals: the family');
     await place.unfold('The desk at first');
-    await place.choose('Letters', 'Wide');
+    await place.choose('Letters', 'Wide (Lexend)');
     expect([now().needs.seenBy.goals, now().needs.comfort?.font]).toEqual(['family', 'lexend']);
     await place.press('As usual');
     expect(now().needs.comfort).toBeNull();

@@ -53,6 +53,10 @@ import {
   LucideUpload,
   LucideVideo,
   LucideX,
+  LucideBookA,
+  LucidePause,
+  LucidePlay,
+  LucideVolume2,
   provideLucideIcons,
 } from '@lucide/angular';
 
@@ -113,4 +117,8 @@ export const provideIcons = () =>
     LucideUpload,
     LucideVideo,
     LucideX,
+    LucideBookA,
+    LucidePause,
+    LucidePlay,
+    LucideVolume2,
   );

@@ -4,6 +4,7 @@ import {
   type Answer,
   answerIsEmpty,
   answerSchema,
+  blockKinds,
   type Block,
   type BlockKindName,
   blockSchema,
@@ -13,7 +14,9 @@ import {
   markItem,
   latest,
 } from '@lorvet/core';
+import { plainRich } from '@lorvet/core/rich';
 import { demoWorkspace } from '@lorvet/core/demo';
+import { rangeOf, unitsIn, wordsOf } from '../readable';
 import { DemoPlace } from '../../testing/demo-place';
 import { type BlockChange, MOST_SEVERAL } from './editor-part';
 import { EDITOR_PARTS } from './editors';
@@ -72,6 +75,18 @@ async function tryAll(host: HTMLElement): Promise<void> {
   await place.rest();
 }
 
+/** The words of a block that its learner gets, but for those that open by a press or stand in a field. */
+function wordsForLearner(block: Block): string[] {
+  const learners = JSON.stringify(forLearner(block));
+  const shut = /^(hint|flap|transcript|under)/;
+  return blockKinds[block.kind]
+    .words(block as never)
+    .filter(({ field, text }) => !shut.test(field) && learners.includes(JSON.stringify(text).slice(1, -1)))
+    .flatMap(({ text }) => plainRich(text).split(/\n|\{\w+\}/))
+    .map((text) => text.replace(/\s+/g, ' ').trim())
+    .filter((text) => /\p{L}/u.test(text));
+}
+
 beforeEach(() => {
   given = [];
 });
@@ -90,6 +105,19 @@ describe.each(
     const host = await show(block);
     if (!isItem(block) || !block.prompt) return;
     expect(host.textContent?.split(block.prompt)).toHaveLength(2);
+  });
+
+  it('can be heard in all its words, and each of them can be asked for', async () => {
+    const host = await show(block);
+    const units = unitsIn(host);
+    const said = units.map((u) => u.text.replace(/\s+/g, ' ')).join(' | ');
+    for (const words of wordsForLearner(block)) expect(said).toContain(words);
+    // What stands in a text of its own is marked while it is read, and helped with when it is pressed.
+    for (const unit of units)
+      for (const word of wordsOf(unit)) {
+        const inText = unit.pieces.some((p) => p.node && p.from <= word.from && p.to >= word.to);
+        if (inText) expect(rangeOf(unit, word)?.toString()).toBe(unit.text.slice(word.from, word.to));
+      }
   });
 
   it('has a name for every control', async () => {

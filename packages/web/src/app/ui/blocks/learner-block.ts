@@ -49,7 +49,7 @@ import { SheetContext } from './sheet-context';
     }
     .prompt {
       font-weight: 700;
-      max-width: 62ch;
+      max-width: var(--desk-width, 62ch);
     }
     .number {
       display: inline-block;

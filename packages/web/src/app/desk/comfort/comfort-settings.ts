@@ -1,0 +1,363 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { type Comfort, contrastOf, LEAST_CONTRAST, PLAIN_COMFORT, type Tool, type Tools } from '@lorvet/core/desk';
+import { HOME_LANGUAGES } from '../../platform/home-language';
+import { Speech } from '../../platform/speech';
+import { WORD_KINDS } from '../reading/word-kinds';
+import { coloursOf, comfortStyle, FONTS } from './comfort-style';
+import { GROUNDS } from './grounds';
+
+const COLOURS = { paper: 'Paper', cream: 'Cream', mist: 'Mist', night: 'Night' } as const;
+
+/** The sliders: what they set, from where to where, and in which steps. */
+const SLIDERS = [
+  { tool: 'size', field: 'size', says: 'Size', min: 16, max: 40, step: 1 },
+  { tool: 'spaces', field: 'spacing', says: 'Space between lines', min: 1.2, max: 2.5, step: 0.1 },
+  { tool: 'spaces', field: 'letters', says: 'Space between letters', min: 0, max: 0.3, step: 0.02 },
+  { tool: 'spaces', field: 'words', says: 'Space between words', min: 0, max: 1, step: 0.1 },
+  { tool: 'spaces', field: 'width', says: 'Length of lines', min: 25, max: 90, step: 1 },
+] as const;
+
+/** What is on or off. */
+const READING = [
+  { tool: 'parts', says: 'Words in their parts' },
+  { tool: 'kinds', says: 'Kinds of word' },
+] as const;
+const PAGE = [
+  { tool: 'alone', says: 'Only this question' },
+  { tool: 'plain', says: 'Less on the page' },
+  { tool: 'large', says: 'Larger buttons' },
+  { tool: 'left', says: 'For the left hand' },
+  { tool: 'calm', says: 'Nothing moves' },
+] as const;
+
+/** How I like to read, with a sample that shows each change at once. What the teacher fixed is seen, and what they hid is not there. */
+@Component({
+  selector: 'lv-comfort',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let c = comfort();
+    <div class="sample" [style]="style()">
+      <p>The boat is home. Four grey gulls wait on the wall.</p>
+    </div>
+    @if (isFixed().length) {
+      <p class="small">What is grey, your teacher has set.</p>
+    }
+    @if (offers('letters')) {
+      <fieldset [disabled]="fixed('letters')">
+        <legend>Letters</legend>
+        @for (f of fonts; track f.key) {
+          <label
+            ><input type="radio" name="font" [checked]="c.font === f.key" (change)="set({ font: f.key })" /><span
+              [style.font-family]="f.css"
+              >{{ f.name }}</span
+            ></label
+          >
+        }
+      </fieldset>
+    }
+    @for (s of sliders; track s.field) {
+      @if (offers(s.tool)) {
+        <label class="slider"
+          >{{ s.says }}
+          <input
+            type="range"
+            [min]="s.min"
+            [max]="s.max"
+            [step]="s.step"
+            [disabled]="fixed(s.tool)"
+            #field
+            [value]="c[s.field]"
+            (input)="setNumber(s.field, field.valueAsNumber)"
+        /></label>
+      }
+    }
+    @if (offers('colours')) {
+      <fieldset [disabled]="fixed('colours')">
+        <legend>Colours</legend>
+        @for (k of colours; track k.key) {
+          <label
+            ><input
+              type="radio"
+              name="colours"
+              [checked]="c.colours === k.key"
+              (change)="set({ colours: k.key })"
+            /><span class="chip" [style.background]="k.ground" [style.color]="k.ink">{{ k.name }}</span></label
+          >
+        }
+        <label class="wide"
+          ><input type="radio" name="colours" [checked]="c.colours === 'own'" (change)="set({ colours: 'own' })" /><span
+            class="chip"
+            [style.background]="own()['--surface']"
+            [style.color]="own()['--ink']"
+            >My own colours</span
+          ></label
+        >
+        @if (c.colours === 'own') {
+          <label>Paper <input type="color" #ground [value]="c.ground" (input)="set({ ground: ground.value })" /></label>
+          <label>Letters <input type="color" #ink [value]="c.ink" (input)="set({ ink: ink.value })" /></label>
+          <p class="wide small" role="status">
+            Contrast {{ contrast() }} to 1.
+            {{ wasHeld() ? 'The letters are made stronger than you chose, so that they can be read.' : '' }}
+          </p>
+        }
+      </fieldset>
+    }
+    @if (offers('ruler')) {
+      <fieldset [disabled]="fixed('ruler')">
+        <legend>Reading ruler</legend>
+        @for (r of rulers; track r.key) {
+          <label
+            ><input type="radio" name="ruler" [checked]="c.ruler === r.key" (change)="set({ ruler: r.key })" />{{
+              r.name
+            }}</label
+          >
+        }
+      </fieldset>
+    }
+    @if (offersAny(reading) || offers('aloud') || offers('home')) {
+      <fieldset>
+        <legend>Words</legend>
+        @for (r of reading; track r.tool) {
+          @if (offers(r.tool)) {
+            <label class="wide"
+              ><input type="checkbox" [checked]="c[r.tool]" [disabled]="fixed(r.tool)" (change)="turn(r.tool)" />{{
+                r.says
+              }}</label
+            >
+          }
+        }
+        @if (offers('kinds') && c.kinds) {
+          <ul class="wide kinds" aria-label="How the kinds of word are marked">
+            @for (k of kinds; track k.kind) {
+              <li>
+                <span [class]="k.kind">{{ k.name }}</span>
+              </li>
+            }
+          </ul>
+        }
+        @if (offers('home')) {
+          <label class="wide slider"
+            >Language at home
+            <select [disabled]="fixed('home')" #home [value]="c.home" (change)="set({ home: home.value })">
+              <option value="">none</option>
+              @for (l of languages; track l.code) {
+                <option [value]="l.code" [attr.lang]="l.code">{{ l.name }}</option>
+              }
+            </select>
+          </label>
+        }
+        @if (offers('aloud')) {
+          <label class="wide slider"
+            >How much is read at a press
+            <select [disabled]="fixed('aloud')" #much [value]="c.reads" (change)="set({ reads: asReads(much.value) })">
+              <option value="all">all</option>
+              <option value="part">one part</option>
+              <option value="sentence">one sentence</option>
+            </select>
+          </label>
+          <label class="wide slider"
+            >How fast it is read
+            <input
+              type="range"
+              min="0.5"
+              max="2"
+              step="0.1"
+              [disabled]="fixed('aloud')"
+              #speed
+              [value]="c.speed"
+              (input)="set({ speed: speed.valueAsNumber })"
+          /></label>
+        }
+        @if (offers('aloud') && speech.voices().length) {
+          <label class="wide slider"
+            >Voice
+            <select [disabled]="fixed('aloud')" #voice [value]="c.voice" (change)="set({ voice: voice.value })">
+              <option value="">the first that fits</option>
+              @for (v of speech.voices(); track v.name) {
+                <option [value]="v.name">{{ v.name }}</option>
+              }
+            </select>
+          </label>
+        }
+      </fieldset>
+    }
+    @if (offersAny(page)) {
+      <fieldset>
+        <legend>The page</legend>
+        @for (p of page; track p.tool) {
+          @if (offers(p.tool)) {
+            <label class="wide"
+              ><input type="checkbox" [checked]="c[p.tool]" [disabled]="fixed(p.tool)" (change)="turn(p.tool)" />{{
+                p.says
+              }}</label
+            >
+          }
+        }
+      </fieldset>
+    }
+    <button class="btn" type="button" (click)="changed.emit(start())">As at first</button>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 12px;
+    }
+    .sample {
+      position: sticky;
+      top: 0;
+      z-index: 1;
+      max-height: 190px;
+      overflow: hidden;
+      padding: 10px 14px;
+      border: 2px solid var(--line-strong);
+      border-radius: var(--r);
+      background: var(--surface);
+      color: var(--ink);
+      font-family: var(--desk-font);
+      font-size: var(--desk-size);
+      line-height: var(--desk-line);
+      letter-spacing: var(--desk-letters);
+      word-spacing: var(--desk-words);
+    }
+    .sample p {
+      max-width: var(--desk-width);
+    }
+    fieldset {
+      margin: 0;
+      padding: 6px 10px;
+      border: 1px solid var(--line-strong);
+      border-radius: var(--r);
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(min(100%, 7.6em), 1fr));
+      min-width: 0;
+    }
+    fieldset:disabled,
+    label:has(:disabled) {
+      color: var(--ink-2);
+      font-style: italic;
+    }
+    label {
+      display: flex;
+      align-items: center;
+      gap: 8px;
+      min-height: 44px;
+    }
+    .wide {
+      grid-column: 1 / -1;
+    }
+    .slider {
+      display: grid;
+      gap: 0;
+    }
+    select {
+      min-height: 44px;
+      min-width: 0;
+      width: 100%;
+      border: 1px solid var(--line-strong);
+      border-radius: var(--r);
+      background: var(--surface);
+    }
+    input[type='range'] {
+      width: 100%;
+      height: 30px;
+      accent-color: var(--accent);
+    }
+    input[type='color'] {
+      width: 52px;
+      height: 40px;
+      padding: 2px;
+      border: 1px solid var(--line-strong);
+      background: var(--surface);
+    }
+    .kinds {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 16px;
+      padding-bottom: 8px;
+    }
+    .noun {
+      text-decoration: underline solid 2px var(--accent);
+    }
+    .verb {
+      text-decoration: underline double 2px var(--moss);
+    }
+    .adjective {
+      text-decoration: underline dotted 3px var(--ochre);
+    }
+    .adverb {
+      text-decoration: underline wavy 2px var(--ink);
+    }
+    .kinds span {
+      text-underline-offset: 3px;
+    }
+    .chip {
+      padding: 2px 10px;
+      border: 1px solid var(--line-strong);
+      border-radius: 5px;
+    }
+    .btn {
+      min-height: 46px;
+    }
+  `,
+})
+export class ComfortSettings {
+  readonly comfort = input.required<Comfort>();
+  /** What the teacher settled, and what it is to be at first. */
+  readonly tools = input<Tools>({});
+  readonly start = input<Comfort>(PLAIN_COMFORT);
+  readonly changed = output<Comfort>();
+  protected readonly speech = inject(Speech);
+  protected readonly fonts = (Object.keys(FONTS) as Comfort['font'][]).map((key) => ({ key, ...FONTS[key] }));
+  protected readonly colours = (Object.keys(COLOURS) as (keyof typeof COLOURS)[]).map((key) => ({
+    key,
+    name: COLOURS[key],
+    ground: GROUNDS[key]['--surface'],
+    ink: GROUNDS[key]['--ink'],
+  }));
+  protected readonly sliders = SLIDERS;
+  protected readonly reading = READING;
+  protected readonly page = PAGE;
+  protected readonly languages = HOME_LANGUAGES;
+  protected readonly kinds = WORD_KINDS;
+  protected readonly rulers = [
+    { key: 'none', name: 'none' },
+    { key: 'band', name: 'a band' },
+    { key: 'shade', name: 'the rest is pale' },
+  ] as const;
+  protected readonly style = computed(() => comfortStyle(this.comfort()));
+  protected readonly isFixed = computed(() => Object.values(this.tools()).filter((t) => t === 'fixed'));
+  protected readonly own = computed(() => coloursOf({ ...this.comfort(), colours: 'own' }));
+  protected readonly contrast = computed(() => {
+    const own = this.own();
+    return contrastOf(own['--ink'] ?? '', own['--surface'] ?? '').toFixed(1);
+  });
+  protected readonly wasHeld = computed(() => contrastOf(this.comfort().ink, this.comfort().ground) < LEAST_CONTRAST);
+
+  protected offers(tool: Tool): boolean {
+    return this.tools()[tool] !== 'hidden';
+  }
+
+  protected offersAny(list: readonly { readonly tool: Tool }[]): boolean {
+    return list.some((x) => this.offers(x.tool));
+  }
+
+  protected fixed(tool: Tool): boolean {
+    return this.tools()[tool] === 'fixed';
+  }
+
+  protected asReads(value: string): Comfort['reads'] {
+    return value === 'part' || value === 'sentence' ? value : 'all';
+  }
+
+  protected set(patch: Partial<Comfort>): void {
+    this.changed.emit({ ...this.comfort(), ...patch });
+  }
+
+  protected setNumber(field: (typeof SLIDERS)[number]['field'], value: number): void {
+    this.set({ [field]: value });
+  }
+
+  protected turn(field: (typeof READING)[number]['tool'] | (typeof PAGE)[number]['tool']): void {
+    this.set({ [field]: !this.comfort()[field] });
+  }
+}
