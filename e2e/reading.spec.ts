@@ -56,8 +56,8 @@ test('every comfort is seen to act, and is remembered wherever the learner sits 
   await slide('Space between words', 0.5);
   await slide('Length of lines', 40);
   await page.getByRole('radio', { name: 'My own colours' }).check();
-  await page.getByLabel('Paper', { exact: true }).last().fill('#dce9d5');
-  await page.getByLabel('Letters', { exact: true }).last().fill('#9aa894');
+  await page.getByLabel('Colour of the paper').fill('#dce9d5');
+  await page.getByLabel('Colour of the letters').fill('#9aa894');
   await expect(page.getByText('The letters are made stronger than you chose')).toBeVisible();
   await page.getByRole('radio', { name: 'a band' }).check();
   await page.getByRole('checkbox', { name: 'Words in their parts' }).check();

@@ -14,9 +14,11 @@ export const saidSchema = z.strictObject({
   decisions: z.record(z.string(), z.enum(['another go', 'complete'])),
   comment: z.string(),
   comments: z.record(z.string(), z.string()),
+  /** Numbers of the goes that the teacher has begun to mark: they cannot be taken back any more. */
+  begun: z.array(z.number().int()).default([]),
 });
 export type Said = z.infer<typeof saidSchema>;
-export const NOTHING_SAID: Said = { decisions: {}, comment: '', comments: {} };
+export const NOTHING_SAID: Said = { decisions: {}, comment: '', comments: {}, begun: [] };
 
 /** Further material as a learner may see it. */
 export const slippedCompanionSchema = z.strictObject({

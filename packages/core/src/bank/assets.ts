@@ -28,7 +28,11 @@ export class AssetUses {
   }
   /** A learner's answers. */
   copy(c: Copy): void {
-    for (const go of c.goes) for (const a of Object.values(go.answers)) this.use(answerAssets(a));
+    for (const go of c.goes) {
+      const aside = (go.aside ?? []).flatMap((x) => Object.values(x.answers));
+      const earlier = (go.earlier ?? []).map((x) => x.answer);
+      for (const a of [...Object.values(go.answers), ...aside, ...earlier]) this.use(answerAssets(a));
+    }
   }
   /** What goes with a hand-out. */
   handOut(h: Pick<HandOut, 'companions'>): void {

@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal';
 import { usedSince, usedTogether } from '../learners/comfort';
-import type { Copy, Go } from '../work/copy';
+import type { Copy, Go, PutAside } from '../work/copy';
 
 /** What comes of two changes of one thing; `lost` where both changed the same and one had to give way. */
 export interface Merged<T> {
@@ -95,11 +95,13 @@ export function mergeCopies(base: Copy | undefined, theirs: Copy, mine: Copy, at
   const seenAt = [theirs.seenAt ?? '', mine.seenAt ?? ''].sort()[1];
   const notes = { ...theirs.notes };
   for (const [id, text] of Object.entries(mine.notes ?? {})) if (text !== base?.notes?.[id]) notes[id] = text;
+  const left = mine.at ?? theirs.at;
   const used = usedTogether(theirs.used, usedSince(mine.used, base?.used));
   return {
     ...theirs,
     goes,
     ...(Object.keys(used).length ? { used } : {}),
+    ...(left ? { at: left } : {}),
     ...(seenAt ? { seenAt } : {}),
     ...(Object.keys(notes).length ? { notes } : {}),
     ...(remarks.length ? { remarks } : {}),
@@ -117,13 +119,31 @@ function mergeGoes(base: Go | undefined, theirs: Go, mine: Go, at: string): Go {
     answers[item] = answer;
     if (mine.by?.[item]) by[item] = mine.by[item];
   }
+  const aside = mergeAside(base?.aside ?? [], theirs.aside ?? [], mine.aside ?? []);
   for (const e of mine.earlier ?? []) if (!earlier.some((x) => equal(x, e))) earlier.push(e);
+  const { aside: _, ...rest } = theirs;
   return {
-    ...theirs,
+    ...rest,
     startedAt: theirs.startedAt < mine.startedAt ? theirs.startedAt : mine.startedAt,
-    submittedAt: theirs.submittedAt ?? mine.submittedAt,
+    submittedAt: submittedIn(base, theirs, mine),
     answers,
     ...(Object.keys(by).length ? { by } : {}),
     ...(earlier.length ? { earlier } : {}),
+    ...(aside.length ? { aside } : {}),
   };
+}
+
+/** Who submitted or took back since then is right; where both did, submitted stays submitted. */
+function submittedIn(base: Go | undefined, theirs: Go, mine: Go): string | null {
+  if (!base) return theirs.submittedAt ?? mine.submittedAt;
+  if (mine.submittedAt === base.submittedAt) return theirs.submittedAt;
+  return theirs.submittedAt === base.submittedAt ? mine.submittedAt : (theirs.submittedAt ?? mine.submittedAt);
+}
+
+/** What is put aside in either place; what one of them brought back is aside no more. */
+function mergeAside(base: readonly PutAside[], theirs: readonly PutAside[], mine: readonly PutAside[]): PutAside[] {
+  const ids = (list: readonly PutAside[]) => new Set(list.map((a) => a.id));
+  const [was, their, own] = [ids(base), ids(theirs), ids(mine)];
+  const all = [...theirs, ...mine.filter((a) => !their.has(a.id))];
+  return all.filter((a) => !was.has(a.id) || (their.has(a.id) && own.has(a.id)));
 }

@@ -22,6 +22,8 @@ export const comfortSchema = z.object({
   ruler: z.enum(['none', 'band', 'shade']).default('none'),
   /** One question at a time. */
   alone: z.boolean().default(false),
+  /** All pages one below the other, and not turned. */
+  scroll: z.boolean().default(false),
   /** Only what the work needs stands on the page. */
   plain: z.boolean().default(false),
   /** Reading aloud: how fast, as a factor; the voice’s own name, or empty for the first that fits. */
@@ -49,6 +51,7 @@ export const TOOLS = {
   colours: ['colours', 'ground', 'ink'],
   ruler: ['ruler'],
   alone: ['alone'],
+  scroll: ['scroll'],
   plain: ['plain'],
   aloud: ['speed', 'voice', 'reads'],
   parts: ['parts'],

@@ -71,6 +71,26 @@ export function mayLift(after: FlapAfter, answer: Answer | undefined, isSubmitte
   return written === null || written.replace(/\s/g, '').length >= after.letters;
 }
 
+/** The same kind of answer with nothing in it: an answer that was there once is emptied, and not forgotten. */
+export function emptied(a: Answer): Answer {
+  switch (a.kind) {
+    case 'choice':
+      return { kind: 'choice', chosen: [] };
+    case 'text':
+      return { kind: 'text', text: '' };
+    case 'values':
+      return { kind: 'values', values: {} };
+    case 'placed':
+      return { kind: 'placed', placed: {} };
+    case 'points':
+      return { kind: 'points', points: [] };
+    case 'drawing':
+      return EMPTY_DRAWING;
+    case 'media':
+      return EMPTY_MEDIA;
+  }
+}
+
 /** Whether nothing was given, whatever the item: what a learner is reminded of before submitting. */
 export function answerIsEmpty(a: Answer | undefined): boolean {
   switch (a?.kind) {

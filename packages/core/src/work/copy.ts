@@ -1,7 +1,17 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { usedSchema } from '../learners/comfort';
-import { answerSchema, verdictSchema } from './answer';
+import { answerIsEmpty, answerSchema, emptied, verdictSchema } from './answer';
+
+/** What was written and put aside for a fresh start: nothing of it is lost. */
+export const putAsideSchema = z.object({
+  id: idSchema,
+  at: z.string().max(40),
+  answers: z.record(z.string(), answerSchema),
+});
+export type PutAside = z.infer<typeof putAsideSchema>;
+/** As many fresh starts are kept with one go. */
+export const MOST_ASIDE = 20;
 
 /** One try at the work. Answers are kept until the teacher deletes the copy. */
 export const goSchema = z.object({
@@ -13,6 +23,13 @@ export const goSchema = z.object({
   by: z.record(z.string(), idSchema).optional(),
   /** Answers of this go that another one took the place of, written at the same time somewhere else. */
   earlier: z.array(z.object({ item: z.string(), answer: answerSchema, at: z.string() })).optional(),
+  // Of two who write at once, each may have as many.
+  aside: z
+    .array(putAsideSchema)
+    .max(2 * MOST_ASIDE)
+    .optional(),
+  /** The teacher submitted it for the learner. */
+  submittedFor: z.boolean().optional(),
 });
 export type Go = z.infer<typeof goSchema>;
 
@@ -34,6 +51,8 @@ export const copySchema = z.object({
   /** What was written on sheets of notes, by companion: nobody marks it. */
   notes: z.record(z.string(), z.string().max(20_000)).optional(),
   remarks: z.array(remarkSchema).max(1000).optional(),
+  /** The block at which it was left: there it goes on. */
+  at: z.string().max(64).optional(),
   /** What of the desk was used with it, and how long. */
   used: usedSchema.optional(),
 });
@@ -89,9 +108,44 @@ export function saidOf(marking: Marking): {
   decisions: Record<string, 'another go' | 'complete'>;
   comment: string;
   comments: Record<string, string>;
+  begun: number[];
 } {
   const last = [...marking.responses].reverse().find((r) => r.decision !== null);
-  return { decisions: { ...decisionsOf(marking) }, comment: last?.comment ?? '', comments: { ...last?.comments } };
+  return {
+    decisions: { ...decisionsOf(marking) },
+    comment: last?.comment ?? '',
+    comments: { ...last?.comments },
+    begun: marking.responses.filter(hasBegun).map((r) => r.go),
+  };
+}
+
+/** Whether a teacher has said or marked anything of a go. */
+const hasBegun = (r: Response): boolean =>
+  r.decision !== null || r.comment !== '' || Object.keys(r.marks).length > 0 || Object.keys(r.comments).length > 0;
+
+/** Whether a submitted go may be taken back by who submitted it: until the teacher has begun to mark it. */
+export function mayTakeBack(copy: Pick<Copy, 'goes'> | undefined, begun: readonly number[]): boolean {
+  const go = copy?.goes.at(-1);
+  return !!go?.submittedAt && !go.submittedFor && !begun.includes(go.n);
+}
+
+/** A go from its beginning again: what was there is put aside. The same go where there is no more room for it. */
+export function afresh(go: Go, aside: { readonly id: string; readonly at: string }): Go {
+  const written = Object.fromEntries(Object.entries(go.answers).filter(([, a]) => !answerIsEmpty(a)));
+  const before = go.aside ?? [];
+  if (Object.keys(written).length === 0 || before.length >= MOST_ASIDE) return go;
+  // Emptied, not left out: where two write at once, what was put aside does not come back by itself.
+  const answers = Object.fromEntries(Object.entries(go.answers).map(([item, a]) => [item, emptied(a)]));
+  return { ...go, answers, aside: [...before, { ...aside, answers: written }] };
+}
+
+/** A go with what was put aside in its place again; what stands there now is put aside itself. */
+export function broughtBack(go: Go, asideId: string, aside: { readonly id: string; readonly at: string }): Go {
+  const one = go.aside?.find((a) => a.id === asideId);
+  if (!one) return go;
+  const rest = (go.aside ?? []).filter((a) => a !== one);
+  const now = afresh({ ...go, aside: rest }, aside);
+  return { ...now, answers: { ...now.answers, ...one.answers } };
 }
 
 /** How far begun work is; undefined where nothing was begun. */

@@ -1,12 +1,16 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import isSame from 'fast-deep-equal';
 import {
+  afresh,
+  broughtBack,
   type Comfort,
   comfortNow,
   type Copy,
   copyIdOf,
   type CopyState,
+  type Go,
   type LearnerPackage,
+  mayTakeBack,
   openGo,
   packageOf,
   PLAIN_COMFORT,
@@ -51,6 +55,12 @@ export interface DeskSheetWork {
   readonly again: 'asked' | 'left' | 'sheet' | null;
   /** Numbers of the goes there are; earlier ones can be looked at. */
   readonly goes: readonly number[];
+  /** The block at which it was left. */
+  readonly left: string;
+  /** Tries at this go that were put aside, the newest first. */
+  readonly aside: readonly { readonly id: string; readonly at: string }[];
+  /** Whether what is submitted can be taken back, since nobody has begun to mark it. */
+  readonly mayTakeBack: boolean;
   /** What the teacher said to the last go that was answered. */
   readonly comment: string;
   readonly comments: Readonly<Record<string, string>>;
@@ -200,6 +210,9 @@ export class DeskSession {
             : decisions[go] === 'another go'
               ? 'asked'
               : 'left',
+      left: copy?.at ?? '',
+      aside: typeof open === 'object' && !isClosed ? [...(open.aside ?? [])].reverse() : [],
+      mayTakeBack: !isClosed && !earlier && state === 'submitted' && mayTakeBack(copy, work.said.begun),
       comment: earlier ? '' : comment,
       comments: earlier ? {} : comments,
       keys: this.keysTo(work, isClosed || state === 'submitted' || state === 'complete'),
@@ -260,6 +273,37 @@ export class DeskSession {
     return this.copy(handOutId, work, [...before.goes, go]);
   }
 
+  /** The copy with a fresh start: what was written in the open go is put aside. */
+  freshStart(handOutId: string): Copy | undefined {
+    return this.withOpenGo(handOutId, (go) => afresh(go, this.stamp()));
+  }
+
+  /** The copy with a try that was put aside back in its place; what stands there is put aside instead. */
+  broughtBack(handOutId: string, asideId: string): Copy | undefined {
+    return this.withOpenGo(handOutId, (go) => broughtBack(go, asideId, this.stamp()));
+  }
+
+  /** The copy with its last go not submitted any more, where that may still be. */
+  takenBack(handOutId: string): Copy | undefined {
+    const work = this.slipped(handOutId);
+    const before = work && this.store.copies()[this.copyId(handOutId, work)];
+    const last = before?.goes.at(-1);
+    if (!work || !before || !last || !mayTakeBack(before, work.said.begun)) return undefined;
+    return this.copy(handOutId, work, [...before.goes.filter((g) => g !== last), { ...last, submittedAt: null }]);
+  }
+
+  private stamp(): { id: string; at: string } {
+    return { id: this.clock.newId(), at: this.clock.iso() };
+  }
+
+  private withOpenGo(handOutId: string, change: (go: Go) => Go): Copy | undefined {
+    const work = this.slipped(handOutId);
+    const before = work && this.store.copies()[this.copyId(handOutId, work)];
+    const open = work && openGo(before, work.said.decisions, work.goes ?? undefined);
+    if (!work || !before || typeof open !== 'object') return undefined;
+    return this.copy(handOutId, work, [...before.goes.filter((g) => g !== open), change(open)]);
+  }
+
   /** The answers, once they are out, for who is done. */
   private keysTo(work: Slipped, isDone: boolean): DeskSheetWork['keys'] {
     if (work.answersAt === null || work.answersAt > this.clock.minute()) return {};
@@ -269,7 +313,7 @@ export class DeskSession {
   /** The learner's copy, or that of those they work with, with these goes. */
   copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
     const id = this.copyId(handOutId, work);
-    const { remarks, notes, seenAt, used } = this.store.copies()[id] ?? {};
+    const { remarks, notes, seenAt, used, at } = this.store.copies()[id] ?? {};
     const learnerId = work.shares || this.learnerId();
     return {
       id,
@@ -281,6 +325,7 @@ export class DeskSession {
       ...(notes ? { notes } : {}),
       ...(seenAt ? { seenAt } : {}),
       ...(used ? { used } : {}),
+      ...(at ? { at } : {}),
     };
   }
 

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { Clock } from '../platform/clock';
 import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
 import { MyWork } from './my-work';
 
 const sit = async (name: string): Promise<DemoPlace<MyWork>> => {
@@ -25,6 +26,16 @@ describe('what a learner has to do', () => {
     expect(place.text).toMatch(/Due in 3 days, /);
     expect(place.text).toContain('You have answered 4 of 11.');
     expect(await (await place.button(/^Go on/)).leadsTo()).toBe('/desk/work/h-survey');
+  });
+
+  it('is heard from its top to its end', async () => {
+    const place = await sit('Demelza K.');
+    await place.press('Hear it');
+    await place.rest();
+    expect(place.text).toContain('No voice on this computer');
+    expect(await place.button('Pause')).toBeTruthy();
+    await place.press('Stop reading');
+    expect(await place.has(ButtonHarness, 'Pause')).toBe(false);
   });
 
   it('shows what is finished with what the teacher said, and asks for nothing then', async () => {

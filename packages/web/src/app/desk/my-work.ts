@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { answerIsEmpty, type CopyState } from '@lorvet/core/desk';
+import { answerIsEmpty, questionNumbers } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { belowTitle } from '../ui/below-title';
 import { LaidPage } from '../ui/blocks/laid-page';
@@ -12,30 +12,40 @@ import { whenIn } from '../ui/when';
 import { comfortSays, comfortStyle } from './comfort/comfort-style';
 import { Companions } from './companions';
 import { DeskSession, type DeskWork } from './desk-session';
+import { Reader } from './reading/reader';
+import { Reading } from './reading/reading';
+import { isOver, OPEN, pressOf, WorkList } from './work-list';
 
-const SAYS: Record<CopyState, { readonly state: string; readonly press: string }> = {
-  'not open yet': { state: '', press: '' },
-  'to start': { state: 'New', press: 'Start' },
-  working: { state: 'Begun', press: 'Go on' },
-  submitted: { state: 'Submitted', press: 'Look' },
-  'another go': { state: 'Have another go', press: 'Another go' },
-  complete: { state: 'Finished', press: 'Look' },
-};
-
-/** What can still be written in. */
-const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 'another go']);
+interface Part {
+  readonly name: string;
+  readonly when: 'now' | 'earlier';
+  readonly works: readonly DeskWork[];
+}
 
 /** All the work that is open for the learner at the desk: what to do first, what comes then, what is done. */
 @Component({
   selector: 'lv-my-work',
-  imports: [Companions, Focused, LaidPage, LucideDynamicIcon, RouterLink, SwatchMark],
+  imports: [Companions, Focused, LaidPage, LucideDynamicIcon, Reading, RouterLink, SwatchMark, WorkList],
+  providers: [Reader],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (session.learner(); as l) {
-      <main>
+      <main #work>
         <div class="row">
           <h1 class="grow" lvFocused>Hello, {{ firstName() }}</h1>
-          <a class="btn" routerLink="/desk"><svg lucideIcon="log-out"></svg>I am done here</a>
+          @if (session.tools().aloud !== 'hidden') {
+            <button
+              #hearButton
+              class="btn"
+              type="button"
+              data-quiet
+              [attr.aria-expanded]="reader.isOpen()"
+              (click)="hear(hearButton)"
+            >
+              <svg lucideIcon="volume-2"></svg>Hear it
+            </button>
+          }
+          <a class="btn" routerLink="/desk" data-quiet><svg lucideIcon="log-out"></svg>I am done here</a>
         </div>
         @if (next(); as w) {
           <section class="card next">
@@ -52,7 +62,10 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
                 <p>With your group: {{ w.work.team }}</p>
               }
               @if (progress(); as p) {
-                <p>{{ p.done ? 'You have answered ' + p.done + ' of ' + p.of + '.' : p.of + ' questions.' }}</p>
+                <p>
+                  {{ p.done ? 'You have answered ' + p.done + ' of ' + p.of + '.' : p.of + ' questions.' }}
+                  {{ p.at ? 'You go on at question ' + p.at + '.' : '' }}
+                </p>
                 <span class="bar" aria-hidden="true"><i [style.width.%]="(100 * p.done) / p.of"></i></span>
               }
               @if (w.state === 'another go' && w.work.said.comment; as word) {
@@ -75,6 +88,9 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
             {{ hasWork() ? 'You have done everything for now.' : 'There is nothing to do right now.' }}
           </p>
         }
+        @for (part of parts(); track part.name) {
+          <lv-work-list [name]="part.name" [works]="part.works" />
+        }
         @for (n of notices(); track n.id) {
           <section class="card" [attr.aria-label]="n.work.title">
             <h2>{{ n.work.title }}</h2>
@@ -84,33 +100,22 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
             <lv-companions [of]="n.id" [list]="n.work.companions" />
           </section>
         }
-        @for (part of parts(); track part.name) {
-          <section>
-            <h2>{{ part.name }}</h2>
-            <ul>
-              @for (w of part.works; track w.id) {
-                <li class="card">
-                  <lv-swatch [swatch]="w.work.swatch" [size]="44" />
-                  <div class="grow">
-                    <h3>{{ w.work.title }}</h3>
-                    <p>
-                      {{ w.work.way === 'to-read' ? 'To read' : says[w.state].state
-                      }}{{ part.isOpen && w.work.dueAt ? ' · due ' + soon(w.work.dueAt) : '' }}
-                    </p>
-                    <lv-companions [of]="w.id" [list]="w.work.companions" />
-                    @if (w.state === 'complete' && w.work.said.comment; as word) {
-                      <p class="word">Your teacher says: {{ word }}</p>
-                    }
-                  </div>
-                  <a class="btn" [routerLink]="['/desk/work', w.id]"
-                    >{{ press(w) }}<span class="sr">: {{ w.work.title }}</span></a
-                  >
-                </li>
-              }
-            </ul>
-          </section>
+        @if (earlier().length) {
+          <details [open]="!hasOpen()">
+            <summary class="btn">Earlier work, {{ earlierMany() }}</summary>
+            @for (part of earlier(); track part.name) {
+              <lv-work-list [name]="part.name" [works]="part.works" />
+            }
+          </details>
         }
       </main>
+      <lv-reading
+        [root]="work"
+        [comfort]="session.comfort()"
+        [tools]="session.tools()"
+        (comfortChanged)="session.setComfort($event)"
+        (closed)="reader.close()"
+      />
     }
   `,
   styleUrl: './desk.css',
@@ -128,16 +133,7 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
     h2 {
       font-size: 1.1em;
     }
-    h3 {
-      font-size: 1.05em;
-      font-weight: 650;
-      color: var(--ink);
-    }
     section {
-      display: grid;
-      gap: 12px;
-    }
-    ul {
       display: grid;
       gap: 12px;
     }
@@ -181,6 +177,25 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
       font-size: 0.7em;
       mask-image: linear-gradient(#000 75%, transparent);
     }
+    details {
+      display: grid;
+      gap: 20px;
+    }
+    details[open] > section {
+      margin-top: 18px;
+    }
+    summary {
+      width: fit-content;
+      cursor: pointer;
+    }
+    lv-reading:has(lv-read-bar) {
+      display: block;
+      position: sticky;
+      bottom: 0;
+      padding: 10px 20px;
+      border-top: 1px solid var(--line);
+      background: var(--surface);
+    }
     .word {
       padding: 8px 12px;
       border-left: 4px solid var(--moss);
@@ -189,13 +204,6 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
     .said {
       white-space: pre-wrap;
       overflow-wrap: anywhere;
-    }
-    li.card {
-      display: flex;
-      align-items: center;
-      flex-wrap: wrap;
-      gap: 12px 18px;
-      padding: 16px 20px;
     }
     .btn {
       min-height: 50px;
@@ -217,8 +225,8 @@ const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'working', 
 })
 export class MyWork {
   protected readonly session = inject(DeskSession);
+  protected readonly reader = inject(Reader);
   private readonly clock = inject(Clock);
-  protected readonly says = SAYS;
   protected readonly belowTitle = belowTitle;
   protected readonly whenIn = whenIn;
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));
@@ -233,18 +241,23 @@ export class MyWork {
   );
   protected readonly next = computed(() => this.open()[0]);
   protected readonly ready = this.session.hold(() => this.next()?.id ?? '');
-  protected readonly parts = computed(() => {
+  private readonly all = computed(() => {
     const read = this.session.all().filter((w) => w.work.kind === 'work' && w.work.way === 'to-read');
     const done = this.session.all().filter((w) => w.work.way !== 'to-read' && !OPEN.has(w.state));
     const over = this.session.all().filter((w) => w.work.way !== 'to-read' && OPEN.has(w.state) && this.isOver(w));
-    return [
-      { name: 'Then', isOpen: true, works: this.open().slice(1) },
-      { name: 'To read', isOpen: false, works: read },
-      { name: 'With your teacher', isOpen: false, works: done.filter((w) => w.state === 'submitted') },
-      { name: 'The time is over', isOpen: false, works: over },
-      { name: 'Finished', isOpen: false, works: done.filter((w) => w.state !== 'submitted') },
-    ].filter((p) => p.works.length);
+    const list: readonly Part[] = [
+      { name: 'Then', when: 'now', works: this.open().slice(1) },
+      { name: 'To read', when: 'now', works: read },
+      { name: 'With your teacher', when: 'earlier', works: done.filter((w) => w.state === 'submitted') },
+      { name: 'The time is over', when: 'earlier', works: over },
+      { name: 'Finished', when: 'earlier', works: done.filter((w) => w.state !== 'submitted') },
+    ];
+    return list.filter((p) => p.works.length);
   });
+  protected readonly parts = computed(() => this.all().filter((p) => p.when === 'now'));
+  protected readonly earlier = computed(() => this.all().filter((p) => p.when === 'earlier'));
+  protected readonly earlierMany = computed(() => this.earlier().reduce((n, p) => n + p.works.length, 0));
+  protected readonly hasOpen = computed(() => this.open().length > 0);
   /** Notices that are up now, and folders that always are: the newest first. */
   protected readonly notices = computed(() =>
     this.session.all().filter((w) => w.work.kind !== 'work' && !this.isOver(w)),
@@ -259,21 +272,26 @@ export class MyWork {
     const open = this.sheet();
     const items = open?.sheet.pages.flatMap((p) => p.blocks.filter((b) => 'prompt' in b)) ?? [];
     if (!open || !items.length) return null;
-    return { of: items.length, done: items.filter((b) => !answerIsEmpty(open.answers[b.id])).length };
+    const done = items.filter((b) => !answerIsEmpty(open.answers[b.id])).length;
+    return { of: items.length, done, at: done ? questionNumbers(open.sheet.pages).get(open.left) : undefined };
   });
 
   constructor() {
     if (!this.session.learner()) void inject(Router).navigate(['/desk'], { replaceUrl: true });
   }
 
-  /** Whether nothing can be begun or submitted any more. */
+  protected hear(button: HTMLElement): void {
+    if (this.reader.isOpen()) this.reader.close();
+    else this.reader.open();
+    button.focus();
+  }
+
   private isOver(w: DeskWork): boolean {
-    return w.work.closesAt !== null && w.work.closesAt <= this.clock.minute();
+    return isOver(w, this.clock.minute());
   }
 
   protected press(w: DeskWork): string {
-    if (w.work.way !== 'to-read' && OPEN.has(w.state) && this.isOver(w)) return 'Look';
-    return w.work.way === 'to-read' ? 'Read' : SAYS[w.state].press;
+    return pressOf(w, this.clock.minute());
   }
 
   protected soon(at: string): string {

@@ -18,6 +18,7 @@ import {
   answerIsEmpty,
   type Comfort,
   type LearnerPackage,
+  MOST_ASIDE,
   oneByOne,
   PLAIN_COMFORT,
   type Tools,
@@ -25,6 +26,7 @@ import {
   questionNumbers,
   type SlippedCompanion,
 } from '@lorvet/core/desk';
+import { Clock } from '../platform/clock';
 import { HOME_LANGUAGES } from '../platform/home-language';
 import { Focused } from '../ui/focused';
 import { onceDrawn } from '../ui/once-drawn';
@@ -35,6 +37,7 @@ import { type Beside, type PaperNote, PaperSheet } from '../ui/paper-sheet';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { Companions } from './companions';
+import { AnswerHistory } from './answer-history';
 import { ComfortSettings } from './comfort/comfort-settings';
 import { comfortSays, comfortStyle, withPrint } from './comfort/comfort-style';
 import { HomeText } from './reading/home-text';
@@ -107,6 +110,16 @@ export class SheetView {
   /** The answers by question, once they are out. */
   readonly keys = input<Readonly<Record<string, string>>>({});
   readonly answered = output<{ id: string; answer: Answer }>();
+  /** The block at which it was left; and, as pages are turned, the first block of the page that is shown. */
+  readonly leftAt = input('');
+  readonly moved = output<string>();
+  /** Tries that were put aside, the newest first. */
+  readonly aside = input<readonly { readonly id: string; readonly at: string }[]>([]);
+  readonly begunAfresh = output();
+  readonly broughtBack = output<string>();
+  /** Whether what is submitted can be taken back. */
+  readonly mayTakeBack = input(false);
+  readonly takenBack = output();
   /** Whether another go can be begun, and why. */
   readonly again = input<'asked' | 'left' | 'sheet' | null>(null);
   readonly begunAgain = output();
@@ -156,10 +169,27 @@ export class SheetView {
   });
   private readonly app = inject(ApplicationRef);
   private readonly context = inject(SheetContext);
+  /** Whether all pages stand one below the other. */
+  protected readonly isOne = computed(
+    () => this.comfort().scroll && !this.comfort().alone && !this.sheet().show.oneAtATime,
+  );
   protected readonly shown = computed(() => {
     const page = this.pages()[this.at()];
-    return page ? [page] : [];
+    return this.isOne() ? this.pages() : page ? [page] : [];
   });
+  protected readonly history = new AnswerHistory();
+  private readonly whichTry = computed(
+    () =>
+      `${this.go()} ${this.locked()} ${this.aside()
+        .map((a) => a.id)
+        .join(' ')}`,
+  );
+  private readonly clock = inject(Clock);
+  protected readonly mostAside = MOST_ASIDE;
+  protected readonly askingAfresh = signal(false);
+  protected readonly hasAnswers = computed(() => Object.values(this.answers()).some((a) => !answerIsEmpty(a)));
+  /** What was just taken back or made again, for who cannot see it. */
+  protected readonly undid = signal('');
   protected readonly canWrite = computed(() => !this.locked() && this.sheet().way !== 'to-read');
   private readonly items = computed(() =>
     this.pages().flatMap((p, page) => p.blocks.filter((b) => 'prompt' in b).map((b) => ({ id: b.id, page }))),
@@ -188,6 +218,22 @@ export class SheetView {
   });
 
   constructor() {
+    // Once: it goes on where it was left.
+    const going = effect(() => {
+      const [left, pages] = [this.leftAt(), this.pages()];
+      if (!pages.length) return;
+      untracked(() => {
+        const page = pages.findIndex((p) => p.blocks.some((b) => b.id === left));
+        if (page > 0) this.at.set(page);
+        if (page >= 0) this.onceDrawn(() => this.inSight(left));
+        going.destroy();
+      });
+    });
+    // Another go, or another try at it, has no steps yet.
+    effect(() => {
+      this.whichTry();
+      untracked(() => this.history.forget());
+    });
     effect(() => this.context.sheet.set({ pages: this.pages(), turn: (to) => this.turn(to) }));
     effect(() => {
       const pages = this.pages().length;
@@ -203,9 +249,50 @@ export class SheetView {
     });
   }
 
+  protected give(id: string, answer: Answer): void {
+    this.history.note(id, this.answers()[id], answer, this.clock.ms());
+    this.undid.set('');
+    this.answered.emit({ id, answer });
+  }
+
+  /** Takes the last step back, or makes it again, and leads to where that is. */
+  protected step(what: 'undo' | 'redo'): void {
+    const step = this.history[what]();
+    if (!step) return;
+    this.answered.emit(step);
+    const page = this.pages().findIndex((p) => p.blocks.some((b) => b.id === step.id));
+    if (page >= 0 && page !== this.at() && !this.isOne()) this.at.set(page);
+    const number = this.numbers().get(step.id);
+    const which = number ? `question ${number}` : 'an answer';
+    this.undid.set(what === 'undo' ? `Taken back: ${which}` : `Made again: ${which}`);
+    this.onceDrawn(() => this.inSight(step.id));
+  }
+
+  /** In a field the browser’s own undo acts on what is written there. */
+  protected undoByKey(event: KeyboardEvent): void {
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || !this.canWrite()) return;
+    if (event.target instanceof Element && event.target.matches('textarea, input[type=text]')) return;
+    event.preventDefault();
+    this.step(event.shiftKey ? 'redo' : 'undo');
+  }
+
+  private inSight(blockId: string): void {
+    const block = this.host.nativeElement.querySelector(`#${CSS.escape(`q-${blockId}`)}`)?.closest('lv-learner-block');
+    const box = block?.getBoundingClientRect();
+    if (block && box && (box.top < 90 || box.top > innerHeight - 160)) block.scrollIntoView({ block: 'center' });
+  }
+
   protected turn(to: number): void {
-    this.at.set(to);
     this.asking.set(false);
+    if (this.isOne()) {
+      const id = this.pages()[to]?.blocks[0]?.id;
+      this.onceDrawn(() => this.host.nativeElement.querySelectorAll('.page')[to]?.scrollIntoView({ block: 'start' }));
+      if (id) this.moved.emit(id);
+      return;
+    }
+    this.at.set(to);
+    const first = this.pages()[to]?.blocks[0];
+    if (first) this.moved.emit(first.id);
     this.onceDrawn(() => {
       this.host.nativeElement.querySelector<HTMLElement>('main')?.focus();
       this.host.nativeElement.scrollIntoView({ block: 'start' });

@@ -56,6 +56,64 @@ describe('a sheet at the desk', () => {
     expect(place.fixture.nativeElement.querySelectorAll('input:not(:disabled):not([readonly])')).toHaveLength(0);
   });
 
+  it('begins afresh with an empty sheet, and brings back what was put aside; each step can be taken back', async () => {
+    await open('l-corin');
+    type('a crab');
+    await place.rest();
+    await place.press('Undo');
+    expect(field().value).toBe('');
+    await place.press('Redo');
+    expect(field().value).toBe('a crab');
+    await place.press('Start afresh …');
+    await place.press('Start afresh');
+    expect(field().value).toBe('');
+    expect(
+      goes('l-corin')
+        .at(-1)
+        ?.aside?.map((a) => Object.values(a.answers)),
+    ).toEqual([[{ kind: 'text', text: 'a crab' }]]);
+    expect(await (await place.button('Undo')).isDisabled()).toBe(true);
+    type('a limpet');
+    await place.press(/^Bring back what I wrote/);
+    expect(field().value).toBe('a crab');
+    expect(await place.has(ButtonHarness, /^Bring back what I wrote/)).toBe(true);
+  });
+
+  it('goes on at the page and question at which it was left', async () => {
+    await open('l-demelza');
+    await place.press('Next');
+    await place.press('My work');
+    const at = place.work.copies()[copyIdOf('h-survey', 'l-demelza')]?.at;
+    expect(at).toBeTruthy();
+    place = await DemoPlace.open(DeskSheet, {
+      inputs: { handOutId: 'h-survey' },
+      change: (w) => {
+        const copy = w.copies[copyIdOf('h-survey', 'l-demelza')];
+        return copy ? { ...w, copies: { ...w.copies, [copy.id]: { ...copy, at: at ?? '' } } } : w;
+      },
+    });
+    await place.rest();
+    expect(place.text).toContain('page 2 of');
+  });
+
+  it('is taken back once submitted, until the teacher begins to mark it', async () => {
+    await open('l-corin');
+    type('a crab');
+    for (let i = 0; (await place.has(ButtonHarness, 'Next')) && i < 9; i++) await place.press('Next');
+    await place.press('Submit …');
+    await place.press(/^Submit (now|as it is)/);
+    await place.press('Take it back');
+    expect(goes('l-corin').at(-1)?.submittedAt).toBeNull();
+    await place.press('Submit …');
+    await place.press(/^Submit (now|as it is)/);
+    const copyId = copyIdOf('h-survey', 'l-corin');
+    place.work.dispatch(
+      MarkingActions.responseChanged({ copyId, go: 1, patch: { comment: 'I see' }, label: 'comment' }),
+    );
+    await place.rest();
+    expect(await place.has(ButtonHarness, 'Take it back')).toBe(false);
+  });
+
   it('begins another go with what was written where the teacher asks for it; the earlier one can be looked at', async () => {
     await open('l-ysolde');
     const [first] = goes('l-ysolde');

@@ -55,6 +55,13 @@ const PAUSE_MS = 400;
         [again]="w.again"
         [goes]="w.goes"
         [go]="w.go"
+        [leftAt]="w.left"
+        (moved)="at = $event"
+        [aside]="w.aside"
+        (begunAfresh)="afresh()"
+        (broughtBack)="bringBack($event)"
+        [mayTakeBack]="w.mayTakeBack"
+        (takenBack)="takeBack()"
         [trouble]="trouble()"
         [isFull]="isFull()"
         (goChosen)="look($event)"
@@ -89,6 +96,8 @@ export class DeskSheet {
     this.looked() ? (this.work()?.answers ?? {}) : { ...this.work()?.answers, ...this.written() },
   );
   private readonly isDirty = computed(() => Object.keys(this.written()).length > 0);
+  /** The block at which the learner is now; empty until they went anywhere. */
+  protected at = '';
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Why what was written is not kept. */
@@ -153,6 +162,7 @@ export class DeskSheet {
   }
 
   protected take(id: string, answer: Answer): void {
+    this.at = id;
     this.written.set({ ...this.written(), [id]: answer });
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.save(), PAUSE_MS);
@@ -163,12 +173,14 @@ export class DeskSheet {
     clearTimeout(this.timer);
     const used = withUse ? (this.view()?.takeUse() ?? {}) : {};
     if (this.isDirty()) this.keep(this.session.answered(this.handOutId(), this.answers()), used);
-    else if (Object.keys(used).length) this.keep(this.session.kept(this.handOutId()), used);
+    else if (Object.keys(used).length || (withUse && this.at)) this.keep(this.session.kept(this.handOutId()), used);
     this.written.set({});
   }
 
   private keep(copy: Copy | undefined, used: Used): void {
-    if (copy) this.store.dispatch(DeskActions.copySaved({ copy: withUse(copy, used) }));
+    if (!copy) return;
+    const left = this.at ? { ...copy, at: this.at } : copy;
+    this.store.dispatch(DeskActions.copySaved({ copy: withUse(left, used) }));
   }
 
   protected async submit(): Promise<void> {
@@ -183,6 +195,20 @@ export class DeskSheet {
     this.looked.set(undefined);
     const copy = this.session.begunAgain(this.handOutId());
     if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
+  }
+
+  protected afresh(): void {
+    this.save();
+    this.keep(this.session.freshStart(this.handOutId()), {});
+  }
+
+  protected bringBack(asideId: string): void {
+    this.save();
+    this.keep(this.session.broughtBack(this.handOutId(), asideId), {});
+  }
+
+  protected takeBack(): void {
+    this.keep(this.session.takenBack(this.handOutId()), {});
   }
 
   protected note(id: string, text: string): void {

@@ -1,5 +1,13 @@
 import { inject } from '@angular/core';
-import { copyIdOf, emptyResponse, type HandOut, type ItemBlock, type Response } from '@lorvet/core';
+import {
+  broughtBack,
+  copyIdOf,
+  emptyResponse,
+  type Go,
+  type HandOut,
+  type ItemBlock,
+  type Response,
+} from '@lorvet/core';
 import { Clock } from '../platform/clock';
 import { MarkingActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
@@ -66,6 +74,25 @@ export class Answering {
 
   undecide(): void {
     this.respond({ decision: null, decidedAt: null }, 'take a decision back');
+  }
+
+  /** Submits what a learner wrote, for them: it says so. */
+  submitFor(): void {
+    this.change((go) => ({ ...go, submittedAt: this.clock.iso(), submittedFor: true }), 'submit for a learner');
+  }
+
+  /** Puts a try that was set aside back in its place; what stands there is set aside. */
+  giveBack(asideId: string): void {
+    const aside = { id: this.clock.newId(), at: this.clock.iso() };
+    this.change((go) => broughtBack(go, asideId, aside), 'bring a try back');
+  }
+
+  private change(how: (go: Go) => Go, label: string): void {
+    const row = this.row();
+    const go = row?.copy?.goes.at(-1);
+    if (!row?.copy || !go || go.submittedAt) return;
+    const goes = row.copy.goes.map((g) => (g === go ? how(g) : g));
+    this.work.dispatch(MarkingActions.workChanged({ copy: { ...row.copy, goes }, label }));
   }
 
   private respond(patch: Partial<Response>, label: string): void {

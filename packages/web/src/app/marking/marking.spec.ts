@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { copyIdOf, statesIn } from '@lorvet/core';
+import { afresh, copyIdOf, statesIn } from '@lorvet/core';
+import { DeskActions } from '../store/actions';
 import { DemoPlace } from '../testing/demo-place';
 import { ButtonHarness } from '../testing/harnesses';
 import { MarkingGrid } from './marking';
@@ -41,6 +42,25 @@ describe('the work of a class', () => {
     await place.press(/^Wilmot A\., question 10/);
     await place.write('Points', '99');
     expect(said('l-wilmot')?.marks['rp-q10']?.points).toBeLessThanOrEqual(3);
+  });
+
+  it('submits for a learner what they wrote, and brings back a try that they put aside', async () => {
+    const id = copyIdOf('h-survey', 'l-demelza');
+    const now = () => place.work.copies()[id]?.goes.at(-1);
+    const go = now();
+    if (!go) throw new Error('nothing was begun');
+    const fresh = afresh(go, { id: 'try', at: '2026-11-24T08:00:00.000Z' });
+    const copy = place.work.copies()[id];
+    if (copy) place.work.dispatch(DeskActions.copySaved({ copy: { ...copy, goes: [fresh] } }));
+    await place.press(/^Demelza K\., question 1/);
+    expect(place.text).toContain('4 answers');
+    await place.press('Bring it back');
+    expect(now()?.answers).toMatchObject(go.answers);
+    await place.press('Submit for Demelza K.');
+    expect(now()).toMatchObject({ submittedFor: true, submittedAt: expect.any(String) });
+    expect(place.text).toContain('submitted by you');
+    place.work.undo();
+    expect(now()?.submittedAt).toBeNull();
   });
 
   it('keeps a word on one answer', async () => {

@@ -72,6 +72,8 @@ export class MarkingGrid {
   protected readonly given: readonly Given[] = ['right', 'partly', 'not-yet'];
   protected readonly whenIn = whenIn;
   protected readonly many = many;
+  /** How many answers a try holds. */
+  protected readonly answered = (answers: Readonly<Record<string, unknown>>): number => Object.keys(answers).length;
   protected readonly legend = Object.values(SIGNS);
   protected readonly chosen = signal<{ row: number; column: number }>({ row: 0, column: 0 });
   protected readonly whole = signal(false);

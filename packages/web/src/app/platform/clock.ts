@@ -24,6 +24,11 @@ export class Clock {
     this.minutes.set(this.local());
   }
 
+  /** Milliseconds since 1970. */
+  ms(): number {
+    return Date.now();
+  }
+
   iso(): string {
     return new Date().toISOString();
   }

@@ -164,6 +164,8 @@ export const DeskActions = createActionGroup({
 export const MarkingActions = createActionGroup({
   source: 'Marking',
   events: {
+    /** By the teacher, for the learner: submitted, or a try brought back. */
+    'Work changed': props<{ copy: Copy; label: string }>(),
     'Response changed': props<{ copyId: Id; go: number; patch: Partial<Response>; label: string; mergeKey?: string }>(),
   },
 });

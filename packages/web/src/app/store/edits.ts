@@ -294,6 +294,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     },
   }),
 
+  edit(MarkingActions.workChanged, { run: (doc, { copy }) => put(doc, 'copies', copy), label: (a) => a.label }),
   edit(MarkingActions.responseChanged, {
     run: (doc, { copyId, go, patch }) => respond(doc, copyId, go, patch),
     label: (a) => a.label,

@@ -24,6 +24,7 @@ const READING = [
 ] as const;
 const PAGE = [
   { tool: 'alone', says: 'Only this question' },
+  { tool: 'scroll', says: 'All pages below each other' },
   { tool: 'plain', says: 'Less on the page' },
   { tool: 'large', says: 'Larger buttons' },
   { tool: 'left', says: 'For the left hand' },
@@ -93,8 +94,12 @@ const PAGE = [
           ></label
         >
         @if (c.colours === 'own') {
-          <label>Paper <input type="color" #ground [value]="c.ground" (input)="set({ ground: ground.value })" /></label>
-          <label>Letters <input type="color" #ink [value]="c.ink" (input)="set({ ink: ink.value })" /></label>
+          <label
+            >Colour of the paper <input type="color" #ground [value]="c.ground" (input)="set({ ground: ground.value })"
+          /></label>
+          <label
+            >Colour of the letters <input type="color" #ink [value]="c.ink" (input)="set({ ink: ink.value })"
+          /></label>
           <p class="wide small" role="status">
             Contrast {{ contrast() }} to 1.
             {{ wasHeld() ? 'The letters are made stronger than you chose, so that they can be read.' : '' }}

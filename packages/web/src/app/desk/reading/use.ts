@@ -55,7 +55,7 @@ export class Use {
   }
 
   private now(): number {
-    return Date.parse(this.clock.iso());
+    return this.clock.ms();
   }
 }
 
