@@ -4,6 +4,17 @@ import { choose, faults, kept, openDemo, sitDown, stands, watchErrors } from './
 type Hand = 'mouse' | 'keyboard' | 'touch';
 const LEARNERS: Record<Hand, string> = { mouse: 'Nessa', keyboard: 'Bryok', touch: 'Hedra' };
 
+async function drag(page: Page, it: Locator, place: Locator): Promise<void> {
+  const from = await it.boundingBox();
+  const to = await place.boundingBox();
+  if (!from || !to) throw new Error('what is dragged, or its place, is not on the page');
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2 + 12, from.y + from.height / 2 + 8, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
+  await page.mouse.up();
+}
+
 /** One way to use the page; every block kind must be answered by each of them alone. */
 class Hands {
   constructor(
@@ -35,14 +46,7 @@ class Hands {
     }
     // In the middle: the page's foot lies over what is at the bottom.
     await place.evaluate((e) => e.scrollIntoView({ block: 'center' }));
-    const from = await it.boundingBox();
-    const to = await place.boundingBox();
-    if (!from || !to) throw new Error(`${piece} or its place is not on the page`);
-    await this.page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
-    await this.page.mouse.down();
-    await this.page.mouse.move(from.x + from.width / 2 + 12, from.y + from.height / 2 + 8, { steps: 4 });
-    await this.page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
-    await this.page.mouse.up();
+    await drag(this.page, it, place);
   }
 
   async next(): Promise<void> {
@@ -112,7 +116,12 @@ async function answerAll(page: Page, hand: Hand): Promise<void> {
     }
   }
   const frames = h.question('There are 4 apples');
-  for (let i = 1; i <= 7; i++)
+  await frames.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+  // Dragged by mouse from the supply; by others the supply is pressed once, and then the cells.
+  if (hand === 'mouse') await drag(page, frames.locator('.supply i').first(), frames.locator('.frame > div').first());
+  else await h.press(frames.getByRole('button', { name: 'Put one on' }));
+  await expect(frames.getByText('1 counter', { exact: true })).toBeVisible();
+  for (let i = 2; i <= 7; i++)
     await h.press(frames.getByRole('checkbox', { name: `Counter in cell ${i}`, exact: true }));
   await expect(frames.getByText('7 counters')).toBeVisible();
   const line = h.question('Put each price');
@@ -157,6 +166,16 @@ async function answerAll(page: Page, hand: Hand): Promise<void> {
     await expect(photo.getByRole('img', { name: `Try ${i}` })).toBeVisible();
   }
   await h.press(photo.getByRole('radio').nth(1));
+  // Turned a quarter, it stands upright, and it is still the best.
+  await h.press(photo.getByRole('button', { name: 'Change try 2' }));
+  await expect(photo.locator('.cropper-view-box')).toBeVisible();
+  await h.press(photo.getByRole('button', { name: 'Turn right' }));
+  await h.press(photo.getByRole('button', { name: 'Keep it so' }));
+  await expect(photo.locator('.cropper-view-box')).toBeHidden();
+  const upright = async () =>
+    await photo.getByRole('img', { name: 'Try 2' }).evaluate((e: HTMLImageElement) => e.naturalHeight > e.naturalWidth);
+  await expect.poll(upright).toBe(true);
+  await expect(photo.getByRole('radio').nth(1)).toBeChecked();
   const voice = h.question('Say what you would buy');
   await h.press(voice.getByRole('button', { name: 'Record', exact: true }));
   await expect(voice.getByRole('timer')).toHaveText(/^[1-9]\d* s$/);
@@ -203,7 +222,12 @@ for (const hand of ['mouse', 'keyboard', 'touch'] as const)
 
     // It is still there after a reload, drawings, photographs and all.
     await page.reload();
-    await page.getByRole('button', { name: 'Next' }).click();
+    // It goes on where it was left: at the end.
+    await expect(page.getByText('page 6 of 6')).toBeVisible();
+    for (let at = 5; at >= 2; at--) {
+      await page.getByRole('button', { name: 'Back', exact: true }).click();
+      await expect(page.getByText(`page ${at} of 6`)).toBeVisible();
+    }
     await expect(page.getByText('7 counters')).toBeVisible();
     for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next' }).click();
     await expect(page.getByRole('img', { name: 'Try 2' })).toBeVisible();

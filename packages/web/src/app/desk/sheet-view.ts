@@ -110,8 +110,8 @@ export class SheetView {
   /** The answers by question, once they are out. */
   readonly keys = input<Readonly<Record<string, string>>>({});
   readonly answered = output<{ id: string; answer: Answer }>();
-  /** The block at which it was left; and, as pages are turned, the first block of the page that is shown. */
-  readonly leftAt = input('');
+  /** The block at which it was left, null until that is known; and, as pages are turned, the first block of the page that is shown. */
+  readonly leftAt = input<string | null>('');
   readonly moved = output<string>();
   /** Tries that were put aside, the newest first. */
   readonly aside = input<readonly { readonly id: string; readonly at: string }[]>([]);
@@ -221,7 +221,7 @@ export class SheetView {
     // Once: it goes on where it was left.
     const going = effect(() => {
       const [left, pages] = [this.leftAt(), this.pages()];
-      if (!pages.length) return;
+      if (!pages.length || left === null) return;
       untracked(() => {
         const page = pages.findIndex((p) => p.blocks.some((b) => b.id === left));
         if (page > 0) this.at.set(page);

@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, inject, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, linkedSignal, output, signal } from '@angular/core';
 import { type Answer, mediaOf } from '@lorvet/core/desk';
 import { DeskActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 import { Picture } from '../picture';
 import { Media } from './media';
+import { PhotoEdit } from './photo-edit';
 import { Take } from './take';
 import type { KeptAsset } from '../../platform/storage/kept-asset';
 
@@ -12,7 +13,7 @@ type Given = Extract<Answer, { kind: 'media' }>;
 /** A learner's tries at a photograph or a recording, side by side; one of them is the best and counts. */
 @Component({
   selector: 'lv-takes',
-  imports: [Take, Picture, Media],
+  imports: [Take, PhotoEdit, Picture, Media],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (given().takes.length) {
@@ -37,12 +38,18 @@ type Given = Extract<Answer, { kind: 'media' }>;
                     the best</label
                   >
                 }
+                @if (what() === 'photo') {
+                  <button class="btn" type="button" (click)="changing.set(id)">Change try {{ i + 1 }}</button>
+                }
                 <button class="btn" type="button" (click)="drop(id)">Take away try {{ i + 1 }}</button>
               </span>
             }
           </li>
         }
       </ul>
+    }
+    @if (!locked() && given().takes.includes(changing()) && changing(); as id) {
+      <lv-photo-edit [assetId]="id" (kept)="exchange(id, $event)" (closed)="changing.set('')" />
     }
     @if (!locked()) {
       @if (given().takes.length < most()) {
@@ -96,11 +103,25 @@ export class Takes {
   readonly locked = input(false);
   readonly changed = output<Given>();
   private readonly work = inject(WorkspaceStore);
+  /** The photograph that is being changed. */
+  protected readonly changing = signal('');
   protected readonly given = linkedSignal<Given>(() => mediaOf(this.answer()));
 
   protected add(asset: KeptAsset): void {
     this.work.dispatch(DeskActions.mediaKept({ asset }));
     this.take({ kind: 'media', takes: [...this.given().takes, asset.id], best: this.given().best || asset.id });
+  }
+
+  /** The photograph as it was changed takes the place of the one before. */
+  protected exchange(id: string, asset: KeptAsset): void {
+    this.work.dispatch(DeskActions.mediaKept({ asset }));
+    const { takes, best } = this.given();
+    this.changing.set('');
+    this.take({
+      kind: 'media',
+      takes: takes.map((t) => (t === id ? asset.id : t)),
+      best: best === id ? asset.id : best,
+    });
   }
 
   protected take(next: Given): void {

@@ -5,10 +5,11 @@ import { Picture } from '../../picture';
 import { MovingPart } from '../moving';
 import type { LearnerBlockOf } from '../part';
 import { Place } from '../place';
+import { Counters } from './counters';
 
 @Component({
   selector: 'lv-pieces-desk',
-  imports: [CdkDropListGroup, Place, Picture],
+  imports: [CdkDropListGroup, Counters, Place, Picture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let board = block().board;
@@ -46,27 +47,13 @@ import { Place } from '../place';
           </div>
         }
         @case ('frames') {
-          <div class="frames scroll">
-            @for (frame of frames(); track $index) {
-              <div class="frame">
-                @for (c of frame; track c) {
-                  <button
-                    type="button"
-                    role="checkbox"
-                    [attr.aria-checked]="filled().includes(c)"
-                    [attr.aria-label]="'Counter in cell ' + c.slice(1)"
-                    [disabled]="locked()"
-                    (click)="toggle(c)"
-                  >
-                    <i [class.full]="filled().includes(c)"></i>
-                  </button>
-                }
-              </div>
-            }
-          </div>
-          @if (!paper()) {
-            <p class="small" role="status">{{ filled().length }} counter{{ filled().length === 1 ? '' : 's' }}</p>
-          }
+          <lv-counters
+            [frames]="frames()"
+            [filled]="filled()"
+            [locked]="locked()"
+            [paper]="paper()"
+            (changed)="give({ kind: 'choice', chosen: $event })"
+          />
         }
         @case ('line') {
           <div class="scroll">
@@ -153,11 +140,5 @@ export class PiecesDesk extends MovingPart<LearnerBlockOf<'pieces'>> {
   }
   protected placeName(id: string): string {
     return this.marks().find((m) => m.id === id)?.text ?? '';
-  }
-
-  protected toggle(cell: string): void {
-    const before = this.filled();
-    const chosen = before.includes(cell) ? before.filter((c) => c !== cell) : [...before, cell];
-    this.give({ kind: 'choice', chosen });
   }
 }

@@ -1,0 +1,119 @@
+import { type CdkDragDrop, DragDropModule } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+
+/** Where counters lie that are on no cell. */
+const SUPPLY = '';
+/** More of a supply are told, and not drawn. */
+const DRAWN = 20;
+
+/** Frames of cells with a supply of counters: dragged from it, between cells and back; or a cell is pressed, or the supply. */
+@Component({
+  selector: 'lv-counters',
+  imports: [DragDropModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div cdkDropListGroup class="all">
+      <div class="frames scroll">
+        @for (frame of frames(); track $index) {
+          <div class="frame">
+            @for (c of frame; track c) {
+              <div
+                cdkDropList
+                [cdkDropListData]="c"
+                [cdkDropListDisabled]="locked()"
+                (cdkDropListDropped)="drop($event)"
+              >
+                @if (has(c)) {
+                  <i
+                    class="full"
+                    cdkDrag
+                    [cdkDragData]="c"
+                    [cdkDragDisabled]="locked()"
+                    aria-hidden="true"
+                    (click)="press(c)"
+                  ></i>
+                }
+                <button
+                  type="button"
+                  role="checkbox"
+                  [attr.aria-checked]="has(c)"
+                  [attr.aria-label]="'Counter in cell ' + c.slice(1)"
+                  [disabled]="locked()"
+                  (click)="toggle(c)"
+                ></button>
+              </div>
+            }
+          </div>
+        }
+      </div>
+      @if (!paper()) {
+        <div
+          class="supply"
+          cdkDropList
+          cdkDropListOrientation="mixed"
+          [cdkDropListData]="SUPPLY"
+          [cdkDropListDisabled]="locked()"
+          cdkDropListSortingDisabled
+          (cdkDropListDropped)="drop($event)"
+        >
+          <button class="btn" type="button" [disabled]="locked() || !left()" (click)="add()">Put one on</button>
+          @for (n of supply(); track n) {
+            <i
+              class="full"
+              cdkDrag
+              [cdkDragData]="SUPPLY"
+              [cdkDragDisabled]="locked()"
+              aria-hidden="true"
+              (click)="press(SUPPLY)"
+            ></i>
+          }
+          @if (left() > supply().length) {
+            <span>and {{ left() - supply().length }} more</span>
+          }
+        </div>
+        <p class="small" role="status">{{ filled().length }} counter{{ filled().length === 1 ? '' : 's' }}</p>
+      }
+    </div>
+  `,
+  styleUrl: './counters.css',
+})
+export class Counters {
+  /** The cells by frame, each by its id. */
+  readonly frames = input.required<readonly (readonly string[])[]>();
+  readonly filled = input.required<readonly string[]>();
+  readonly locked = input(false);
+  readonly paper = input(false);
+  readonly changed = output<string[]>();
+  protected readonly SUPPLY = SUPPLY;
+  private readonly cells = computed(() => this.frames().flat());
+  protected readonly left = computed(() => this.cells().length - this.filled().length);
+  protected readonly supply = computed(() => Array.from({ length: Math.min(DRAWN, this.left()) }, (_, i) => i));
+
+  protected has(cell: string): boolean {
+    return this.filled().includes(cell);
+  }
+
+  protected toggle(cell: string): void {
+    this.changed.emit(this.has(cell) ? this.filled().filter((c) => c !== cell) : [...this.filled(), cell]);
+  }
+
+  protected add(): void {
+    const free = this.cells().find((c) => !this.has(c));
+    if (free) this.toggle(free);
+  }
+
+  /** A counter itself was pressed: one of the supply goes on, one on a cell goes off. */
+  protected press(from: string): void {
+    if (this.locked()) return;
+    if (from === SUPPLY) this.add();
+    else this.toggle(from);
+  }
+
+  /** A counter was let go over a cell or the supply; what is taken already takes no other. */
+  protected drop({ item, container }: CdkDragDrop<string, unknown, string>): void {
+    const [from, to] = [item.data, container.data];
+    if (from === to || (to !== SUPPLY && this.has(to))) return;
+    const rest = this.filled().filter((c) => c !== from);
+    this.changed.emit(to === SUPPLY ? rest : [...rest, to]);
+  }
+}
