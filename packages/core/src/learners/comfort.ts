@@ -58,6 +58,7 @@ export const TOOLS = {
   kinds: ['kinds'],
   meaning: [],
   home: ['home'],
+  speak: [],
   calm: ['calm'],
   large: ['large'],
   left: ['left'],

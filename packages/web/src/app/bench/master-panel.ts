@@ -95,6 +95,11 @@ import { Parts } from '../store/parts';
                 (changed)="view.changeBlock(item.id, $event, 'numbers that may be others')"
               />
             }
+            @if (item.kind === 'short-text' || item.kind === 'long-text' || item.kind === 'number') {
+              <lv-check [on]="item.signs ?? false" (turned)="set(item, { signs: $event || undefined })"
+                >Signs for maths beside the field</lv-check
+              >
+            }
             @if (item.kind === 'short-text') {
               <lv-check [on]="item.spellingTolerant" (turned)="set(item, { spellingTolerant: $event })"
                 >A slip of spelling still counts</lv-check
@@ -263,7 +268,7 @@ export class MasterPanel {
 
   protected set(
     item: ItemBlock,
-    patch: { [K in 'objectiveId' | 'hint' | 'optional' | 'points' | 'spellingTolerant']?: unknown },
+    patch: { [K in 'objectiveId' | 'hint' | 'optional' | 'points' | 'signs' | 'spellingTolerant']?: unknown },
   ): void {
     this.view.changeBlock(
       item.id,

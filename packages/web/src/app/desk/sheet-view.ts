@@ -234,6 +234,7 @@ export class SheetView {
       this.whichTry();
       untracked(() => this.history.forget());
     });
+    effect(() => this.context.tools.set(this.tools()));
     effect(() => this.context.sheet.set({ pages: this.pages(), turn: (to) => this.turn(to) }));
     effect(() => {
       const pages = this.pages().length;

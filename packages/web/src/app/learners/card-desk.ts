@@ -40,6 +40,7 @@ const TOOL_SAYS: Readonly<Record<Tool, string>> = {
   kinds: 'Kinds of word',
   meaning: 'Word help',
   home: 'Language at home',
+  speak: 'Answers by speaking',
   calm: 'Nothing moves',
   large: 'Larger buttons',
   left: 'For the left hand',

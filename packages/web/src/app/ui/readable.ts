@@ -1,3 +1,5 @@
+import type { Span, Words } from '../platform/word-text';
+
 /** One stretch of a text: letters of a text node, or words that stand for a field or a picture (`node` is null). */
 interface Piece {
   /** The letters of the unit's text it covers: from, and up to but without. */
@@ -8,17 +10,9 @@ interface Piece {
 }
 
 /** What is read in one go: a paragraph, a choice, a label, a picture by its description. */
-export interface Unit {
+export interface Unit extends Words {
   readonly element: Element;
-  readonly text: string;
-  readonly lang: string;
   readonly pieces: readonly Piece[];
-}
-
-/** Letters of a text: from, and up to but without. */
-export interface Span {
-  readonly from: number;
-  readonly to: number;
 }
 
 const UNITS =
@@ -87,26 +81,6 @@ export function languageOf(text: string, element?: Element | null): string {
   if (marked && marked !== document.documentElement) return marked.getAttribute('lang') ?? 'en';
   const letters = /\p{Script=Arabic}/u.test(text) ? 'ar' : /\p{Script=Cyrillic}/u.test(text) ? 'uk' : '';
   return letters || (/\p{Script=Hebrew}/u.test(text) ? 'he' : 'en');
-}
-
-const segments = (text: string, lang: string, granularity: 'sentence' | 'word'): Intl.SegmentData[] => [
-  ...new Intl.Segmenter(lang, { granularity }).segment(text),
-];
-
-/** The sentences of a text, without the space around them. */
-export function sentencesOf({ text, lang }: Pick<Unit, 'text' | 'lang'>): Span[] {
-  return segments(text, lang, 'sentence').flatMap(({ segment, index }) => {
-    const from = index + segment.length - segment.trimStart().length;
-    const to = index + segment.trimEnd().length;
-    return /[\p{L}\p{N}]/u.test(segment) ? [{ from, to }] : [];
-  });
-}
-
-/** The words of a text, in their order. */
-export function wordsOf({ text, lang }: Pick<Unit, 'text' | 'lang'>): Span[] {
-  return segments(text, lang, 'word').flatMap(({ segment, index, isWordLike }) =>
-    isWordLike ? [{ from: index, to: index + segment.length }] : [],
-  );
 }
 
 /** Letters of a unit as a range of the page; undefined where they stand in no text, such as in a field. */

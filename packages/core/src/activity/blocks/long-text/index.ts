@@ -20,6 +20,8 @@ const schema = z.object({
   lines: z.number().int().min(2).max(40).default(4),
   /** Beginnings a learner may take up. */
   starters: startersSchema.optional(),
+  /** Whether signs for maths stand beside the field. */
+  signs: z.boolean().optional(),
 });
 type LongText = z.infer<typeof schema>;
 const learnerSchema = z.object({
@@ -27,6 +29,7 @@ const learnerSchema = z.object({
   kind: z.literal('long-text'),
   lines: z.number(),
   starters: startersSchema.optional(),
+  signs: z.boolean().optional(),
 });
 
 export const longText: BlockKind<LongText, z.infer<typeof learnerSchema>> = {
@@ -41,7 +44,11 @@ export const longText: BlockKind<LongText, z.infer<typeof learnerSchema>> = {
     ...learnerItem(b),
     kind: 'long-text',
     lines: b.lines,
-    ...(b.starters?.length ? { starters: [...b.starters] } : {}),
+    ...(b.starters?.length
+      ? { starters: [...b.starters] }
+      : {
+          ...(b.signs ? { signs: true } : {}),
+        }),
   }),
   item: {
     minutes: 4,

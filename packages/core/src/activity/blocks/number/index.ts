@@ -23,9 +23,16 @@ const schema = z.object({
   given: z.array(givenSchema).max(12).optional(),
   /** The key from the names of `given`: "a * b - 2". */
   formula: z.string().max(200).optional(),
+  /** Whether signs for maths stand beside the field. */
+  signs: z.boolean().optional(),
 });
 export type NumberBlock = z.infer<typeof schema>;
-const learnerSchema = z.object({ ...learnerItemBase, kind: z.literal('number'), unit: z.string() });
+const learnerSchema = z.object({
+  ...learnerItemBase,
+  kind: z.literal('number'),
+  unit: z.string(),
+  signs: z.boolean().optional(),
+});
 
 export const numberBlock: BlockKind<NumberBlock, z.infer<typeof learnerSchema>> = {
   kind: 'number',
@@ -45,7 +52,7 @@ export const numberBlock: BlockKind<NumberBlock, z.infer<typeof learnerSchema>> 
   }),
   words: itemWords,
   withWords: withItemWords,
-  forLearner: (b) => ({ ...learnerItem(b), kind: 'number', unit: b.unit }),
+  forLearner: (b) => ({ ...learnerItem(b), kind: 'number', unit: b.unit, ...(b.signs ? { signs: true } : {}) }),
   item: {
     minutes: 1,
     keyWords: (b) => (b.key === null ? [] : [`${b.key}${b.unit ? ` ${b.unit}` : ''}`]),

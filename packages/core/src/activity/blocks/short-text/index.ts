@@ -10,9 +10,11 @@ const schema = z.object({
   key: z.array(z.string().max(300)),
   /** Whether a slip of spelling still counts. */
   spellingTolerant: z.boolean().default(false),
+  /** Whether signs for maths stand beside the field. */
+  signs: z.boolean().optional(),
 });
 type ShortText = z.infer<typeof schema>;
-const learnerSchema = z.object({ ...learnerItemBase, kind: z.literal('short-text') });
+const learnerSchema = z.object({ ...learnerItemBase, kind: z.literal('short-text'), signs: z.boolean().optional() });
 
 export const shortText: BlockKind<ShortText, z.infer<typeof learnerSchema>> = {
   kind: 'short-text',
@@ -31,7 +33,7 @@ export const shortText: BlockKind<ShortText, z.infer<typeof learnerSchema>> = {
   }),
   words: itemWords,
   withWords: withItemWords,
-  forLearner: (b) => ({ ...learnerItem(b), kind: 'short-text' }),
+  forLearner: (b) => ({ ...learnerItem(b), kind: 'short-text', ...(b.signs ? { signs: true } : {}) }),
   item: {
     minutes: 1,
     keyWords: (b) => b.key,

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { type Comfort, contrastOf, LEAST_CONTRAST, PLAIN_COMFORT, type Tool, type Tools } from '@lorvet/core/desk';
 import { HOME_LANGUAGES } from '../../platform/home-language';
 import { Speech } from '../../platform/speech';
-import { WORD_KINDS } from '../reading/word-kinds';
+import { WORD_KINDS } from '../../platform/word-kinds';
 import { coloursOf, comfortStyle, FONTS } from './comfort-style';
 import { GROUNDS } from './grounds';
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, resource } from '@angular/core';
 import { HOME_LANGUAGES, HomeLanguage } from '../../platform/home-language';
-import { wordsOf } from '../../ui/readable';
+import { wordsOf } from '../../platform/word-text';
 import { Reader } from './reader';
 
 /** No more words than these are looked up for one page. */

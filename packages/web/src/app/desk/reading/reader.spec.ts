@@ -4,8 +4,10 @@ import nlp from 'compromise/two';
 import { type Comfort, PLAIN_COMFORT } from '@lorvet/core/desk';
 import { wordTakes } from '../../platform/speech';
 import { Reader } from './reader';
-import { languageOf, sentencesOf, unitsIn } from '../../ui/readable';
-import { kindsOf, partsIn } from './word-marks';
+import { kindsOf } from '../../platform/word-kinds';
+import { partsIn } from '../../platform/word-parts';
+import { sentencesOf } from '../../platform/word-text';
+import { languageOf, unitsIn } from '../../ui/readable';
 
 /** Marks as a browser keeps them; jsdom has none. */
 const marks = new Map<string, Range[]>();
@@ -128,7 +130,9 @@ describe('reading aloud, where there is no voice', () => {
   it('reads what stands there now: what was written meanwhile, and nothing of what is gone', () => {
     reader.open();
     document.querySelectorAll('main > p')[0]?.remove();
-    (document.querySelector('input[type=text]') as HTMLInputElement).value = 'two mussels';
+    const field = document.querySelector('input[type=text]') as HTMLInputElement;
+    field.value = 'two mussels';
+    field.dispatchEvent(new Event('input', { bubbles: true }));
     expect(heard(20_000).join(' ')).toBe('Tides 1 Which one A crab Your word البحر أزرق');
     expect(unitsIn(document.body).map((u) => u.text)).toContain('Your word  two mussels ');
   });

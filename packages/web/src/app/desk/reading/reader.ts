@@ -2,7 +2,8 @@ import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core'
 import { type Comfort, PLAIN_COMFORT } from '@lorvet/core/desk';
 import { Speech } from '../../platform/speech';
 import { mark } from '../../ui/word-mark';
-import { placeIn, rangeOf, sentencesOf, type Span, type Unit, unitsIn, wordsOf } from '../../ui/readable';
+import { sentencesOf, type Span, wordsOf } from '../../platform/word-text';
+import { placeIn, rangeOf, type Unit, unitsIn } from '../../ui/readable';
 
 /** A word that somebody points at, and where it stands. */
 export interface Pointed {
@@ -21,6 +22,10 @@ export class Reader {
   /** The part of the page that is read, and how its learner likes it. */
   private root: Element | null = null;
   readonly comfort = signal<Comfort>(PLAIN_COMFORT);
+  /** What is on the page, until it changes: a long one takes a while to go through. */
+  private known: readonly Unit[] | null = null;
+  private readonly forget = () => (this.known = null);
+  private readonly changes = new MutationObserver(this.forget);
 
   readonly isOpen = signal(false);
   readonly isPlaying = signal(false);
@@ -34,7 +39,13 @@ export class Reader {
   private quiet: () => void = () => undefined;
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.close());
+    // What is typed or chosen changes no element.
+    document.addEventListener('input', this.forget, true);
+    inject(DestroyRef).onDestroy(() => {
+      this.close();
+      this.changes.disconnect();
+      document.removeEventListener('input', this.forget, true);
+    });
   }
 
   /** What is read from now on. */
@@ -42,6 +53,15 @@ export class Reader {
     if (root === this.root) return;
     this.stop();
     this.root = root;
+    this.known = null;
+    this.changes.disconnect();
+    this.changes.observe(root, {
+      childList: true,
+      subtree: true,
+      characterData: true,
+      attributes: true,
+      attributeFilter: ['hidden', 'style', 'class', 'aria-hidden', 'open', 'lang', 'alt'],
+    });
   }
 
   /** Begins at the top again: another page is shown. */
@@ -144,8 +164,10 @@ export class Reader {
   }
 
   /** Everything that can be read on the page as it is now. */
-  units(): Unit[] {
-    return this.root ? unitsIn(this.root) : [];
+  units(): readonly Unit[] {
+    if (this.changes.takeRecords().length > 0) this.known = null;
+    this.known ??= this.root ? unitsIn(this.root) : [];
+    return this.known;
   }
 
   private stop(): void {

@@ -2,6 +2,7 @@ import {
   afterRenderEffect,
   ChangeDetectionStrategy,
   Component,
+  DestroyRef,
   effect,
   inject,
   input,
@@ -9,13 +10,20 @@ import {
   untracked,
 } from '@angular/core';
 import { type Comfort, type LearnerPackage, PLAIN_COMFORT, type Tools } from '@lorvet/core/desk';
+import type { Unit } from '../../ui/readable';
 import { ReadBar } from './read-bar';
 import { Reader } from './reader';
 import { WordHelp } from './word-help';
-import { markKinds, markParts, noMarks } from './word-marks';
+import { WordMarks } from './word-marks';
 
 /** How long the page must have been still before its words are marked anew. */
 const STILL_MS = 120;
+
+/** Whether somebody sees it now or after one screen of scrolling: of a long page a browser draws no ten thousand marks. */
+function isNear({ element }: Unit): boolean {
+  const { top, bottom } = element.getBoundingClientRect();
+  return bottom > -innerHeight && top < 2 * innerHeight;
+}
 
 /** All that helps to read a part of the page: the bar, marks on words, help with a word. It changes nothing of the page. */
 @Component({
@@ -23,14 +31,16 @@ const STILL_MS = 120;
   imports: [ReadBar, WordHelp],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <lv-word-help [pages]="pages()" [homeCode]="comfort().home" [tools]="tools()" />
     @if (reader.isOpen()) {
-      <lv-read-bar
-        [comfort]="comfort()"
-        [tools]="tools()"
-        (comfortChanged)="comfortChanged.emit($event)"
-        (closed)="closed.emit()"
-      />
+      @defer {
+        <lv-word-help [pages]="pages()" [homeCode]="comfort().home" [tools]="tools()" />
+        <lv-read-bar
+          [comfort]="comfort()"
+          [tools]="tools()"
+          (comfortChanged)="comfortChanged.emit($event)"
+          (closed)="closed.emit()"
+        />
+      }
     }
   `,
 })
@@ -43,9 +53,19 @@ export class Reading {
   readonly comfortChanged = output<Comfort>();
   readonly closed = output();
   protected readonly reader = inject(Reader);
+  private readonly marks = new WordMarks();
 
   constructor() {
+    inject(DestroyRef).onDestroy(() => this.marks.close());
     effect(() => this.reader.comfort.set(this.comfort()));
+    // Taken away by the teacher meanwhile.
+    effect(() => {
+      const { aloud, meaning } = this.tools();
+      untracked(() => {
+        if (aloud === 'hidden') this.reader.close();
+        else if (meaning === 'hidden') this.reader.help(false);
+      });
+    });
     effect((onCleanup) => {
       const root = this.root();
       untracked(() => this.reader.reads(root));
@@ -58,21 +78,20 @@ export class Reading {
       const [root, { parts, kinds }] = [this.root(), this.comfort()];
       if (!parts && !kinds) return;
       let timer: ReturnType<typeof setTimeout> | undefined;
-      const marks = () => {
-        const units = this.reader.units();
-        void Promise.all([parts ? markParts(units) : null, kinds ? markKinds(units) : null]);
-      };
+      const marks = () => void this.marks.show(this.reader.units().filter(isNear), { parts, kinds });
       const soon = () => {
         clearTimeout(timer);
         timer = setTimeout(marks, STILL_MS);
       };
       const watch = new MutationObserver(soon);
       watch.observe(root, { childList: true, subtree: true, characterData: true });
+      window.addEventListener('scroll', soon, { passive: true });
       soon();
       onCleanup(() => {
+        window.removeEventListener('scroll', soon);
         clearTimeout(timer);
         watch.disconnect();
-        noMarks();
+        this.marks.clear();
       });
     });
   }

@@ -3,6 +3,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { type Comfort, PLAIN_COMFORT, type Tool, TOOLS, type Used, usedTogether } from '@lorvet/core/desk';
 import { fromEvent } from 'rxjs';
 import { Clock } from '../../platform/clock';
+import { SheetContext } from '../../ui/blocks/sheet-context';
 import { Reader } from './reader';
 
 /** What is used for no longer than this is not kept, in seconds: it was only tried. */
@@ -16,6 +17,7 @@ const LEAST = 2;
 export class Use {
   private readonly clock = inject(Clock);
   private readonly reader = inject(Reader);
+  private readonly context = inject(SheetContext);
   /** What is on: since when, in ms, and whether it was counted as a time already. */
   private readonly on = new Map<Tool, { from: number; readonly isCounted: boolean }>();
   private used: Used = {};
@@ -30,6 +32,7 @@ export class Use {
       const on = new Set<Tool>(this.isSeen() ? inUse(this.reader.comfort()) : []);
       if (this.isSeen() && this.reader.isPlaying()) on.add('aloud');
       if (this.isSeen() && this.reader.isHelping()) on.add('meaning');
+      if (this.isSeen() && this.context.isSpoken()) on.add('speak');
       untracked(() => this.turn(on));
     });
   }

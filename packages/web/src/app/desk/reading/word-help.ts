@@ -15,11 +15,11 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import type { LearnerPackage, Tools } from '@lorvet/core/desk';
 import { HOME_LANGUAGES, HomeLanguage } from '../../platform/home-language';
 import { findWord, forms, meaningOf, WordList } from '../../platform/word-list';
+import { partsIn } from '../../platform/word-parts';
 import { Picture } from '../../ui/picture';
 import { onceDrawn } from '../../ui/once-drawn';
 import { rangeOf } from '../../ui/readable';
 import { Reader } from './reader';
-import { partsIn } from './word-marks';
 
 interface Help {
   readonly meaning: string;

@@ -1,94 +1,61 @@
-import { type Unit, type Span, rangeOf, wordsOf } from '../../ui/readable';
-import { mark } from '../../ui/word-mark';
-import { WORD_KINDS } from './word-kinds';
+import { type Remote, wrap } from 'comlink';
+import { WORD_KINDS } from '../../platform/word-kinds';
+import type { Span } from '../../platform/word-text';
+import { makeWordsWorker } from '../../platform/workers/make-worker';
+import type { WordsApi } from '../../platform/workers/words.worker';
+import { rangeOf, type Unit } from '../../ui/readable';
+import { mark, type MarkName } from '../../ui/word-mark';
 
-/** Marks every other part of the words that have more than one. Only languages whose parts are known. */
-export async function markParts(units: readonly Unit[]): Promise<void> {
-  const ranges: (Range | undefined)[] = [];
-  for (const unit of units) {
-    const parts = await partsIn(unit.lang);
-    if (parts)
-      for (const word of wordsOf(unit))
-        for (const span of everyOther(parts(unit.text.slice(word.from, word.to)), word.from))
-          ranges.push(rangeOf(unit, span));
+/** Milliseconds of marking at once. */
+const TURN = 8;
+
+/** Marks on the words of a page: their parts and their kinds, found out in a worker. */
+export class WordMarks {
+  private worker: Worker | null = null;
+  private api: Remote<WordsApi> | null = null;
+  /** Which page was asked about last: what comes later of an earlier one is let go. */
+  private asked = 0;
+
+  async show(
+    units: readonly Unit[],
+    { parts, kinds }: { readonly parts: boolean; readonly kinds: boolean },
+  ): Promise<void> {
+    const asked = ++this.asked;
+    const texts = units.map(({ text, lang }) => ({ text, lang }));
+    this.worker ??= makeWordsWorker();
+    this.api ??= wrap<WordsApi>(this.worker);
+    const [partsOf, kindsIn] = await Promise.all([
+      parts ? this.api.parts(texts) : null,
+      kinds ? this.api.kinds(texts) : null,
+    ]);
+    if (asked !== this.asked) return;
+    const spans = (unit: number, name: MarkName): readonly Span[] =>
+      name === 'lv-part'
+        ? (partsOf?.[unit] ?? [])
+        : (kindsIn?.[unit] ?? []).flatMap(({ kind, span }) => (name === `lv-kind-${kind}` ? [span] : []));
+    for (const name of NAMES) {
+      const ranges: (Range | undefined)[] = [];
+      let end = performance.now() + TURN;
+      for (const [i, unit] of units.entries()) {
+        for (const span of spans(i, name)) ranges.push(rangeOf(unit, span));
+        if (performance.now() < end) continue;
+        await new Promise((done) => setTimeout(done));
+        if (asked !== this.asked) return;
+        end = performance.now() + TURN;
+      }
+      mark(name, ranges);
+    }
   }
-  mark('lv-part', ranges);
-}
 
-function everyOther(parts: readonly string[], from: number): Span[] {
-  let at = from;
-  return parts.flatMap((p, i) => {
-    const span = { from: at, to: (at += p.length) };
-    return i % 2 ? [span] : [];
-  });
-}
-
-type Parter = (word: string) => readonly string[];
-const parters = new Map<string, Promise<Parter>>();
-const PATTERNS: Readonly<Record<string, () => Promise<{ default: Hyphen }>>> = {
-  en: async () => await import('hyphen/en-gb'),
-  es: async () => await import('hyphen/es'),
-  fr: async () => await import('hyphen/fr'),
-  uk: async () => await import('hyphen/uk'),
-};
-interface Hyphen {
-  hyphenateSync(text: string, how: { hyphenChar: string; minWordLength: number }): string;
-}
-
-/** What parts the words of a language; undefined where that is not known. Fetched when first asked for. */
-export function partsIn(lang: string): Promise<Parter> | undefined {
-  const [language = ''] = lang.split('-');
-  const load = PATTERNS[language];
-  if (!load) return undefined;
-  const known =
-    parters.get(language) ??
-    load().then(
-      ({ default: hyphen }): Parter =>
-        (word) =>
-          hyphen.hyphenateSync(word, { hyphenChar: '\u00AD', minWordLength: 4 }).split('\u00AD'),
-    );
-  parters.set(language, known);
-  return known;
-}
-
-/** Marks the kinds of word in what is English. */
-export async function markKinds(units: readonly Unit[]): Promise<void> {
-  const { default: nlp } = await import('compromise/two');
-  const ranges = new Map<string, (Range | undefined)[]>(WORD_KINDS.map(({ kind }) => [kind, []]));
-  for (const unit of units) {
-    if (!unit.lang.startsWith('en')) continue;
-    for (const { kind, span } of kindsOf(unit, nlp)) ranges.get(kind)?.push(rangeOf(unit, span));
+  clear(): void {
+    this.asked++;
+    for (const name of NAMES) mark(name, []);
   }
-  for (const { kind } of WORD_KINDS) mark(`lv-kind-${kind}`, ranges.get(kind) ?? []);
+
+  close(): void {
+    this.clear();
+    this.worker?.terminate();
+  }
 }
 
-type Nlp = (text: string) => {
-  match(tag: string): { json(how: { offset: true; text: false }): Found[] };
-};
-interface Found {
-  readonly offset?: { readonly start: number; readonly length: number };
-}
-
-/** The kinds of the words of an English text, each word once. */
-export function kindsOf(
-  unit: Pick<Unit, 'text' | 'lang'>,
-  nlp: Nlp,
-): { kind: (typeof WORD_KINDS)[number]['kind']; span: Span }[] {
-  const doc = nlp(unit.text);
-  const words = wordsOf(unit);
-  return WORD_KINDS.flatMap(({ kind, tag }) =>
-    doc
-      .match(tag)
-      .json({ offset: true, text: false })
-      .flatMap(({ offset }) => {
-        // It says where a word begins; that stops and commas are none of it, is ours.
-        const span = offset && words.find((w) => w.from >= offset.start && w.from < offset.start + offset.length);
-        return span ? [{ kind, span }] : [];
-      }),
-  );
-}
-
-export function noMarks(): void {
-  mark('lv-part', []);
-  for (const { kind } of WORD_KINDS) mark(`lv-kind-${kind}`, []);
-}
+const NAMES: readonly MarkName[] = ['lv-part', ...WORD_KINDS.map(({ kind }): MarkName => `lv-kind-${kind}`)];

@@ -9,3 +9,4 @@ export const makeGroupingWorker = none;
 export const makePlanWorker = none;
 export const makeRosterWorker = none;
 export const makeSearchWorker = none;
+export const makeWordsWorker = none;

@@ -11,3 +11,4 @@ export const makeRosterWorker = (): Worker =>
   new Worker(new URL('./roster.worker', import.meta.url), { type: 'module' });
 export const makeSearchWorker = (): Worker =>
   new Worker(new URL('./search.worker', import.meta.url), { type: 'module' });
+export const makeWordsWorker = (): Worker => new Worker(new URL('./words.worker', import.meta.url), { type: 'module' });

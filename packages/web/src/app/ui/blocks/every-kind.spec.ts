@@ -16,7 +16,8 @@ import {
 } from '@lorvet/core';
 import { plainRich } from '@lorvet/core/rich';
 import { demoWorkspace } from '@lorvet/core/demo';
-import { rangeOf, unitsIn, wordsOf } from '../readable';
+import { wordsOf } from '../../platform/word-text';
+import { rangeOf, unitsIn } from '../readable';
 import { DemoPlace } from '../../testing/demo-place';
 import { type BlockChange, MOST_SEVERAL } from './editor-part';
 import { EDITOR_PARTS } from './editors';

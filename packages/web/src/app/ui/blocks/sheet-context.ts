@@ -1,4 +1,5 @@
 import { computed, Injectable, signal } from '@angular/core';
+import type { Tools } from '@lorvet/core/desk';
 
 interface Turn {
   readonly pages: readonly { readonly id: string; readonly title: string }[];
@@ -11,5 +12,8 @@ export class SheetContext {
   readonly sheet = signal<Turn>({ pages: [], turn: () => undefined });
   /** Whether it is printed: everything is to be answered by pen. */
   readonly paper = signal(false);
+  /** What of the desk the teacher settled; and whether somebody speaks an answer now. */
+  readonly tools = signal<Tools>({});
+  readonly isSpoken = signal(false);
   readonly pages = computed(() => this.sheet().pages);
 }

@@ -49,7 +49,9 @@ type Given = Extract<Answer, { kind: 'media' }>;
       </ul>
     }
     @if (!locked() && given().takes.includes(changing()) && changing(); as id) {
-      <lv-photo-edit [assetId]="id" (kept)="exchange(id, $event)" (closed)="changing.set('')" />
+      @defer {
+        <lv-photo-edit [assetId]="id" (kept)="exchange(id, $event)" (closed)="changing.set('')" />
+      }
     }
     @if (!locked()) {
       @if (given().takes.length < most()) {

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, type ElementRef, inject, viewChild } from '@angular/core';
 import { Full } from '../../full';
+import { FieldHelp } from '../field-help';
 import { type LearnerBlockOf, WrittenPart } from '../part';
 import { Ruled } from '../ruled';
 
 @Component({
   selector: 'lv-long-text-desk',
-  imports: [Ruled],
+  imports: [FieldHelp, Ruled],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (block().starters?.length) {
@@ -27,6 +28,9 @@ import { Ruled } from '../ruled';
         #field
         (input)="give({ kind: 'text', text: field.value })"
       ></textarea>
+      @if (!locked()) {
+        <lv-field-help [field]="field" [signs]="block().signs ?? false" (told)="give({ kind: 'text', text: $event })" />
+      }
     }
   `,
   styleUrl: '../written.css',

@@ -71,7 +71,7 @@ const DRAWN = 20;
             <span>and {{ left() - supply().length }} more</span>
           }
         </div>
-        <p class="small" role="status">{{ filled().length }} counter{{ filled().length === 1 ? '' : 's' }}</p>
+        <p class="many" role="status">{{ filled().length }} counter{{ filled().length === 1 ? '' : 's' }}</p>
       }
     </div>
   `,

@@ -1,0 +1,156 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
+import { LucideDynamicIcon } from '@lucide/angular';
+import { Dictation } from '../../platform/dictation';
+import { Full } from '../full';
+import { SheetContext } from './sheet-context';
+
+/** Signs of maths that a keyboard lacks, each with how it is called. */
+const SIGNS = [
+  ['×', 'times'],
+  ['÷', 'divided by'],
+  ['−', 'minus'],
+  ['=', 'equals'],
+  ['≠', 'is not equal to'],
+  ['<', 'is less than'],
+  ['>', 'is more than'],
+  ['≤', 'is at most'],
+  ['≥', 'is at least'],
+  ['½', 'one half'],
+  ['¼', 'one quarter'],
+  ['¾', 'three quarters'],
+  ['²', 'squared'],
+  ['³', 'cubed'],
+  ['√', 'square root of'],
+  ['π', 'pi'],
+  ['°', 'degrees'],
+  ['£', 'pounds'],
+] as const;
+
+type Field = HTMLInputElement | HTMLTextAreaElement;
+
+/** Beside a field: words that are spoken into it, and signs that are pressed into it, where its cursor is. */
+@Component({
+  selector: 'lv-field-help',
+  imports: [LucideDynamicIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (signs()) {
+      <div class="row" role="group" aria-label="Signs for maths">
+        @for (s of SIGNS; track s[0]) {
+          <button type="button" class="btn sign" [attr.aria-label]="s[1]" (click)="press(s[0])">{{ s[0] }}</button>
+        }
+      </div>
+    }
+    @if (speaks() && dictation.can() && !hidden()) {
+      <div class="row">
+        <button type="button" class="btn" [attr.aria-pressed]="isOn()" (click)="isOn() ? stop() : listen()">
+          <svg [lucideIcon]="isOn() ? 'square' : 'mic'"></svg>{{ isOn() ? 'Stop listening' : 'Speak it' }}
+        </button>
+        @if (isOn()) {
+          <span role="status">{{
+            dictation.isStandIn() ? 'Stand-in microphone: not a real one.' : 'Listening …'
+          }}</span>
+        }
+      </div>
+      @if (problem()) {
+        <p role="alert">{{ problem() }}</p>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 6px;
+      margin-top: 6px;
+    }
+    :host:empty {
+      display: none;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 6px;
+    }
+    .btn {
+      min-height: 44px;
+      padding: 2px 12px;
+      font-size: 0.9em;
+    }
+    .sign {
+      min-width: 44px;
+      padding: 0 8px;
+      font-size: 1em;
+    }
+    @media print {
+      :host {
+        display: none;
+      }
+    }
+  `,
+})
+export class FieldHelp {
+  readonly field = input.required<Field>();
+  readonly signs = input(false);
+  /** Whether words may be spoken into it: not into a number. */
+  readonly speaks = input(true);
+  /** The whole text as it is then. */
+  readonly told = output<string>();
+  protected readonly SIGNS = SIGNS;
+  protected readonly dictation = inject(Dictation);
+  private readonly full = inject(Full);
+  private readonly context = inject(SheetContext, { optional: true });
+  protected readonly hidden = computed(() => this.context?.tools().speak === 'hidden');
+  protected readonly isOn = signal(false);
+  protected readonly problem = signal('');
+  private off: () => void = () => undefined;
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.stop());
+  }
+
+  protected press(sign: string): void {
+    this.put(sign);
+    this.field().focus();
+  }
+
+  protected listen(): void {
+    this.problem.set('');
+    this.turn(true);
+    this.off = this.dictation.listen({
+      words: (text) => this.say(text),
+      end: (why) => {
+        this.problem.set(why);
+        this.turn(false);
+      },
+    });
+  }
+
+  protected stop(): void {
+    if (this.isOn()) this.off();
+  }
+
+  private turn(on: boolean): void {
+    this.isOn.set(on);
+    this.context?.isSpoken.set(on);
+  }
+
+  /** Words stand apart from what is before them. */
+  private say(words: string): void {
+    const { value, selectionStart } = this.field();
+    const before = value.slice(0, selectionStart ?? value.length);
+    this.put(before && !/\s$/.test(before) ? ` ${words}` : words);
+  }
+
+  private put(text: string): void {
+    const field = this.field();
+    const [from, to] = [field.selectionStart ?? field.value.length, field.selectionEnd ?? field.value.length];
+    const marked = to - from;
+    if (field.maxLength >= 0 && field.value.length - marked + text.length > field.maxLength) {
+      this.full.say(field.maxLength);
+      return this.stop();
+    }
+    field.setRangeText(text, from, to, 'end');
+    this.told.emit(field.value);
+  }
+}
