@@ -21,16 +21,6 @@ const VIEWS = {
   shelf: { path: '/shelf' },
   'bench-master': { path: '/bench/puncture', act: (p) => p.locator('[data-block="pun-q3"]').focus() },
   'bench-version': { path: '/bench/rock-pool/rp-sup' },
-  'bench-doing': {
-    path: '/bench/rock-pool/rp-core',
-    act: async (p) => {
-      await p.locator('[data-block="rp-q4"]').click();
-      for (const id of ['rp-q5', 'rp-q6'])
-        await p.locator(`[data-block="${id}"]`).click({ modifiers: ['ControlOrMeta'] });
-      await p.locator('[data-doing="other-answer"]').click();
-      await choose(p.getByRole('combobox', { name: 'Answered by' }), 'single choice');
-    },
-  },
   tiers: { path: '/bench/right-bus/tiers', act: (p) => p.getByText('Make 2 versions').waitFor() },
   'bench-page': {
     path: '/bench/market',
@@ -75,6 +65,31 @@ const VIEWS = {
       await p.getByRole('button', { name: 'Demelza K.' }).click();
       await p.getByRole('link', { name: /Go on/ }).click();
       await p.getByRole('button', { name: 'Next' }).click();
+    },
+  },
+  reading: {
+    path: '/desk',
+    act: async (p) => {
+      await p.getByRole('button', { name: 'Heron class' }).click();
+      await p.getByRole('button', { name: 'Corin B.' }).click();
+      await p.getByRole('link', { name: /^Start/ }).click();
+      await p.getByRole('button', { name: 'Aa Comfort' }).click();
+      await p.getByRole('radio', { name: 'a band' }).check();
+      await p.getByRole('checkbox', { name: 'Words in their parts' }).check();
+      await p.getByRole('checkbox', { name: 'Kinds of word' }).check();
+      await p.getByLabel('Language at home').selectOption('uk');
+      await p.getByRole('button', { name: 'Aa Comfort' }).click();
+      await p.getByRole('button', { name: 'Hear it' }).click();
+      await p.getByRole('button', { name: 'Pause' }).click();
+      for (let i = 0; i < 4; i++) await p.getByRole('button', { name: 'Sentence after' }).click();
+      await p.getByRole('button', { name: 'Word help' }).click();
+      // “shore”, in the first paragraph.
+      for (let i = 0; i < 40; i++) {
+        await p.getByRole('button', { name: 'Word after' }).click();
+        await p.waitForTimeout(60);
+        if (await p.locator('.help .word').filter({ hasText: 'shore' }).count()) break;
+      }
+      await p.waitForTimeout(700);
     },
   },
   album: {

@@ -104,9 +104,10 @@ export class DeskSession {
   }
 
   /** Keeps how the learner who sits here likes to read, for wherever they sit down. */
-  setComfort(comfort: Comfort): void {
+  setComfort(change: Partial<Comfort>): void {
     const learnerId = this.learner()?.id;
-    if (learnerId) this.store.dispatch(DeskActions.comfortSaved({ learnerId, comfort }));
+    if (!learnerId) return;
+    this.store.dispatch(DeskActions.comfortSaved({ learnerId, comfort: { ...this.comfort(), ...change } }));
   }
 
   /** Holds the learner's slip, and of one hand-out the sheet and the copy, for the part that calls it. */

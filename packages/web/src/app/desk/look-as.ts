@@ -63,7 +63,7 @@ import { dressParts } from '../ui/preset/dress';
         [supports]="supports()"
         (answered)="try($event.id, $event.answer)"
         (submitted)="back()"
-        (comfortChanged)="tried.set($event)"
+        (comfortChanged)="tried.set(withChange($event))"
         (left)="back()"
       />
     } @else if (ready()) {
@@ -104,6 +104,7 @@ export class LookAs {
       this.learner()?.needs.tools,
     ),
   );
+  protected readonly withChange = (change: Partial<Comfort>): Comfort => ({ ...this.comfort(), ...change });
   protected readonly ready = inject(Parts).hold(
     () => ({ handOutId: this.handOutId() ?? '', familyId: this.family() ?? '', versionId: this.versionId() ?? '' }),
     async ({ handOutId, familyId, versionId }, want) => {

@@ -134,7 +134,7 @@ export class SheetView {
   readonly triedAgain = output();
   readonly filed = output();
   readonly submitted = output();
-  readonly comfortChanged = output<Comfort>();
+  readonly comfortChanged = output<Partial<Comfort>>();
   readonly left = output();
 
   private readonly onceDrawn = onceDrawn();

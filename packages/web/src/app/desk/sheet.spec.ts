@@ -79,6 +79,20 @@ describe('a sheet at the desk', () => {
     expect(await place.has(ButtonHarness, /^Bring back what I wrote/)).toBe(true);
   });
 
+  it('keeps both of two comforts that are pressed at once', async () => {
+    await open('l-corin');
+    await place.press(/^Aa/);
+    await place.rest();
+    const box = (label: string) =>
+      [...(place.fixture.nativeElement as HTMLElement).querySelectorAll('lv-comfort label')]
+        .find((l) => l.textContent?.trim() === label)
+        ?.querySelector('input');
+    box('Larger buttons')?.click();
+    box('Nothing moves')?.click();
+    await place.rest();
+    expect(place.work.comforts()['l-corin']?.comfort).toMatchObject({ large: true, calm: true });
+  });
+
   it('goes on at the page and question at which it was left', async () => {
     await open('l-demelza');
     await place.press('Next');

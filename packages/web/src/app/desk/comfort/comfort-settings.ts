@@ -47,7 +47,7 @@ const PAGE = [
       <fieldset [disabled]="fixed('letters')">
         <legend>Letters</legend>
         @for (f of fonts; track f.key) {
-          <label
+          <label [class.wide]="f.key === 'opendyslexic'"
             ><input type="radio" name="font" [checked]="c.font === f.key" (change)="set({ font: f.key })" /><span
               [style.font-family]="f.css"
               >{{ f.name }}</span
@@ -310,7 +310,8 @@ export class ComfortSettings {
   /** What the teacher settled, and what it is to be at first. */
   readonly tools = input<Tools>({});
   readonly start = input<Comfort>(PLAIN_COMFORT);
-  readonly changed = output<Comfort>();
+  /** What is another now: two quick presses must not undo each other. */
+  readonly changed = output<Partial<Comfort>>();
   protected readonly speech = inject(Speech);
   protected readonly fonts = (Object.keys(FONTS) as Comfort['font'][]).map((key) => ({ key, ...FONTS[key] }));
   protected readonly colours = (Object.keys(COLOURS) as (keyof typeof COLOURS)[]).map((key) => ({
@@ -355,7 +356,7 @@ export class ComfortSettings {
   }
 
   protected set(patch: Partial<Comfort>): void {
-    this.changed.emit({ ...this.comfort(), ...patch });
+    this.changed.emit(patch);
   }
 
   protected setNumber(field: (typeof SLIDERS)[number]['field'], value: number): void {

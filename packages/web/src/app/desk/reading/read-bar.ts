@@ -108,7 +108,7 @@ const SPEEDS = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2];
 export class ReadBar {
   readonly comfort = input.required<Comfort>();
   readonly tools = input<Tools>({});
-  readonly comfortChanged = output<Comfort>();
+  readonly comfortChanged = output<Partial<Comfort>>();
   readonly closed = output();
   protected readonly reader = inject(Reader);
   protected readonly speech = inject(Speech);
@@ -124,6 +124,6 @@ export class ReadBar {
 
   protected faster(by: 1 | -1): void {
     const speed = SPEEDS[this.at() + by];
-    if (speed !== undefined) this.comfortChanged.emit({ ...this.comfort(), speed });
+    if (speed !== undefined) this.comfortChanged.emit({ speed });
   }
 }

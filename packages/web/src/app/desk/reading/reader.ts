@@ -36,6 +36,7 @@ export class Reader {
   readonly line = signal<{ readonly top: number; readonly height: number } | null>(null);
   private readonly at = signal<{ readonly unit: Unit; readonly sentence: number } | null>(null);
   readonly hasPlace = computed(() => this.at() !== null);
+  private followed: Range | undefined;
   private quiet: () => void = () => undefined;
 
   constructor() {
@@ -173,6 +174,7 @@ export class Reader {
   private stop(): void {
     this.pause();
     this.at.set(null);
+    this.followed = undefined;
     this.line.set(null);
     mark('lv-said', []);
     mark('lv-sentence', []);
@@ -244,10 +246,12 @@ export class Reader {
     this.sayFrom(next);
   }
 
-  private follow(range: Range | undefined): void {
-    if (!range?.getBoundingClientRect) return;
-    const { top, height } = range.getBoundingClientRect();
-    if (height) this.line.set({ top, height });
+  /** Tells the ruler where the line is that is read; again where the page was scrolled meanwhile. */
+  follow(range = this.followed): void {
+    this.followed = range;
+    // Of a sentence over several lines, its first.
+    const [line] = range?.getClientRects ? range.getClientRects() : [];
+    if (line?.height) this.line.set({ top: line.top, height: line.height });
   }
 
   /** Brings it to where it can be read, unless it is there already. */

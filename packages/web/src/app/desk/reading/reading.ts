@@ -11,6 +11,7 @@ import {
 } from '@angular/core';
 import { type Comfort, type LearnerPackage, PLAIN_COMFORT, type Tools } from '@lorvet/core/desk';
 import type { Unit } from '../../ui/readable';
+import { inForcedColours } from '../../ui/word-mark';
 import { ReadBar } from './read-bar';
 import { Reader } from './reader';
 import { WordHelp } from './word-help';
@@ -50,7 +51,7 @@ export class Reading {
   readonly pages = input<LearnerPackage['pages']>([]);
   readonly comfort = input<Comfort>(PLAIN_COMFORT);
   readonly tools = input<Tools>({});
-  readonly comfortChanged = output<Comfort>();
+  readonly comfortChanged = output<Partial<Comfort>>();
   readonly closed = output();
   protected readonly reader = inject(Reader);
   private readonly marks = new WordMarks();
@@ -76,7 +77,7 @@ export class Reading {
     // Words are marked on the page as it stands, and again when it has changed.
     afterRenderEffect((onCleanup) => {
       const [root, { parts, kinds }] = [this.root(), this.comfort()];
-      if (!parts && !kinds) return;
+      if ((!parts && !kinds) || (this.reader.isOpen() && inForcedColours())) return;
       let timer: ReturnType<typeof setTimeout> | undefined;
       const marks = () => void this.marks.show(this.reader.units().filter(isNear), { parts, kinds });
       const soon = () => {

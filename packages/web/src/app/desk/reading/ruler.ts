@@ -31,13 +31,14 @@ const ROOM = 6;
     '(window:pointermove)': 'to($event.clientY)',
     '(window:pointerdown)': 'to($event.clientY)',
     '(window:focusin)': 'toField($event.target)',
+    '(window:scroll)': 'reader.follow()',
   },
 })
 export class Ruler {
   readonly kind = input.required<'band' | 'shade'>();
   /** Height of a line in px. */
   readonly lineHeight = input(30);
-  private readonly reader = inject(Reader);
+  protected readonly reader = inject(Reader);
   protected readonly at = signal<{ readonly top: number; readonly height: number } | null>(null);
 
   constructor() {

@@ -119,6 +119,9 @@ interface Help {
       background: var(--sunken);
       border-radius: var(--r);
     }
+    .home span {
+      margin-inline-end: 0.4em;
+    }
     .home small {
       display: block;
     }

@@ -57,14 +57,15 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
       }
     }
   `,
+  // It is no part of what is read aloud.
+  host: { 'data-quiet': '' },
   styles: `
     :host {
       display: grid;
       gap: 6px;
-      margin-top: 6px;
     }
-    :host:empty {
-      display: none;
+    .row {
+      margin-top: 6px;
     }
     .row {
       display: flex;
