@@ -258,6 +258,8 @@ export class SheetView {
 
   /** Takes the last step back, or makes it again, and leads to where that is. */
   protected step(what: 'undo' | 'redo'): void {
+    // What was pressed in this very moment is drawn first: else a box would keep the tick that is taken back.
+    this.app.tick();
     const step = this.history[what]();
     if (!step) return;
     this.answered.emit(step);

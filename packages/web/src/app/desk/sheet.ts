@@ -55,7 +55,7 @@ const PAUSE_MS = 400;
         [again]="w.again"
         [goes]="w.goes"
         [go]="w.go"
-        [leftAt]="ready() ? w.left : null"
+        [leftAt]="ready() ? (w.locked ? '' : w.left) : null"
         (moved)="at = $event"
         [aside]="w.aside"
         (begunAfresh)="afresh()"

@@ -33,7 +33,7 @@ function isNear({ element }: Unit): boolean {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (reader.isOpen()) {
-      @defer {
+      @defer (on immediate) {
         <lv-word-help [pages]="pages()" [homeCode]="comfort().home" [tools]="tools()" />
         <lv-read-bar
           [comfort]="comfort()"

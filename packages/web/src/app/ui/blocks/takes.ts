@@ -49,7 +49,7 @@ type Given = Extract<Answer, { kind: 'media' }>;
       </ul>
     }
     @if (!locked() && given().takes.includes(changing()) && changing(); as id) {
-      @defer {
+      @defer (on immediate) {
         <lv-photo-edit [assetId]="id" (kept)="exchange(id, $event)" (closed)="changing.set('')" />
       }
     }
