@@ -168,7 +168,7 @@ test('the whole path with the keyboard only', async ({ page }) => {
     await type(page, page.getByRole('textbox', { name: /What does the ferry cross/ }), answer);
     await press(page, button('Submit …'));
     await press(page, page.getByRole('button', { name: 'Submit now' }));
-    await expect(page.getByText('Submitted')).toBeVisible();
+    await expect(page.getByText('Submitted', { exact: true })).toBeVisible();
   }
 
   // Marked.

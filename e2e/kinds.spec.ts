@@ -235,7 +235,7 @@ for (const hand of ['mouse', 'keyboard', 'touch'] as const)
     await page.getByRole('button', { name: 'Submit …' }).click();
     await expect(page.getByText('Every question has an answer.')).toBeVisible();
     await page.getByRole('button', { name: 'Submit now' }).click();
-    await expect(page.getByText('Submitted')).toBeVisible();
+    await expect(page.getByText('Submitted', { exact: true })).toBeVisible();
 
     await page.goto('/marking/h-market');
     await kept(page);

@@ -131,7 +131,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.getByRole('textbox', { name: /How many eggs/ }).fill('5 eggs');
   await page.getByRole('button', { name: 'Submit …' }).click();
   await page.getByRole('button', { name: 'Submit now' }).click();
-  await expect(page.getByText('Submitted')).toBeVisible();
+  await expect(page.getByText('Submitted', { exact: true })).toBeVisible();
 
   await sitDown(page, 'Tern class', 'Derwa M.');
   await page.getByRole('link', { name: /Start/ }).click();
@@ -141,7 +141,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await page.getByRole('textbox', { name: /Why do hens scratch/ }).fill('To find food under the soil.');
   await page.getByRole('button', { name: 'Submit …' }).click();
   await page.getByRole('button', { name: 'Submit now' }).click();
-  await expect(page.getByText('Submitted')).toBeVisible();
+  await expect(page.getByText('Submitted', { exact: true })).toBeVisible();
 
   // Marked: by rule, overruled, commented, another go.
   await page.goto('/marking');

@@ -15,8 +15,6 @@ export interface Translated {
   readonly isStandIn: boolean;
 }
 
-type Glossary = Readonly<Record<string, Readonly<Record<string, string>>>>;
-
 /** What a browser may offer: a translator that works on the machine itself. */
 interface OnDevice {
   availability(of: Pair): Promise<string>;
@@ -34,7 +32,6 @@ interface Pair {
 @Injectable({ providedIn: 'root' })
 export class HomeLanguage {
   private readonly offered = (globalThis as { Translator?: OnDevice }).Translator;
-  private list: Promise<Glossary> | null = null;
 
   /** Whether whole texts can be put into a language here. */
   async hasTexts(to: string): Promise<boolean> {
@@ -46,9 +43,9 @@ export class HomeLanguage {
   async word(word: string, to: string): Promise<Translated | null> {
     const text = await this.text(word, to);
     if (text) return text;
-    const list = await this.load();
+    const { HOME_WORDS: list } = await import('./home-words');
     const found = forms(word).find((f) => Object.hasOwn(list, f));
-    const said = found && list[found]?.[to];
+    const said = found && list[found]?.[HOME_LANGUAGES.findIndex((l) => l.code === to)];
     return said ? { text: said, isStandIn: true } : null;
   }
 
@@ -60,15 +57,5 @@ export class HomeLanguage {
     } catch {
       return null;
     }
-  }
-
-  private async load(): Promise<Glossary> {
-    this.list ??= fetch('words/home.json')
-      .then(async (r) => (r.ok ? ((await r.json()) as Glossary) : {}))
-      .catch(() => {
-        this.list = null;
-        return {};
-      });
-    return await this.list;
   }
 }
