@@ -66,6 +66,8 @@ describe('marked words', () => {
 
   it('any text is some rich text', () => {
     fc.assert(fc.property(fc.string(), (t) => expect(() => plainRich(t)).not.toThrow()));
+    for (const mark of ['- ', '1. ', '*a ', '> ', '**a*b']) expect(readRich(mark.repeat(5000))).toHaveLength(1);
+    expect(plainRich('- [ ] a box\n- two\n  - in it')).toBe('[ ] a box\ntwo\nin it');
   });
 });
 

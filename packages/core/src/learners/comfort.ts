@@ -8,6 +8,8 @@ const colourSchema = z.string().regex(/^#[0-9a-f]{6}$/);
  * `words` as added space in em, `width` in letters to a line.
  */
 export const comfortSchema = z.object({
+  /** The language of the desk’s own words, as its code; empty for the one that was chosen at the door. */
+  language: z.enum(['', 'en', 'es', 'fr', 'ar', 'uk']).default(''),
   font: z.enum(['hyperlegible', 'lexend', 'serif', 'opendyslexic', 'andika']).default('hyperlegible'),
   size: z.number().min(16).max(40).default(19),
   spacing: z.number().min(1).max(2.5).default(1.5),
@@ -45,6 +47,7 @@ export const PLAIN_COMFORT: Comfort = comfortSchema.parse({});
 
 /** What a learner can set or use at the desk, each with the settings that belong to it. */
 export const TOOLS = {
+  language: ['language'],
   letters: ['font'],
   size: ['size'],
   spaces: ['spacing', 'letters', 'words', 'width'],

@@ -8,6 +8,7 @@ import {
 } from '@angular/core';
 import {
   provideRouter,
+  TitleStrategy,
   withComponentInputBinding,
   withInMemoryScrolling,
   withNavigationErrorHandler,
@@ -24,6 +25,7 @@ import { FEATURE, reducerOf } from './store/reducer';
 import { KeepingSync } from './store/keeping-sync';
 import { Teaching } from './store/teaching';
 import { isDeskPath } from './start/desk-path';
+import { SaidTitles } from './ui/say/titles';
 import { provideIcons } from './ui/icons';
 import { placeFailed, UncaughtErrors } from './ui/unreached';
 
@@ -31,6 +33,7 @@ export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
+    { provide: TitleStrategy, useExisting: SaidTitles },
     provideRouter(
       routes,
       withComponentInputBinding(),

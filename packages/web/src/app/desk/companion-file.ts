@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { LucideDynamicIcon } from '@lucide/angular';
 import { WorkspaceStore } from '../store/workspace';
 import { shownAsset } from '../ui/shown-asset';
+import { saying } from '../ui/say/say';
 
 /** A picture, recording, video or document that goes with something. */
 @Component({
@@ -27,12 +28,12 @@ import { shownAsset } from '../ui/shown-asset';
         }
         @default {
           <a class="btn" [href]="href" target="_blank" rel="noopener"
-            ><svg lucideIcon="file-input"></svg>Open {{ title() }}</a
+            ><svg lucideIcon="file-input"></svg>{{ t('Open {title}', { title: title() }) }}</a
           >
         }
       }
     } @else if (url() === null) {
-      <p>{{ title() }} is not in this browser. Tell your teacher.</p>
+      <p>{{ t('{title} is not in this browser. Tell your teacher.', { title: title() }) }}</p>
     }
   `,
   styles: `
@@ -55,6 +56,7 @@ import { shownAsset } from '../ui/shown-asset';
   `,
 })
 export class CompanionFile {
+  protected readonly t = saying();
   readonly assetId = input.required<string>();
   readonly title = input.required<string>();
   private readonly assets = inject(WorkspaceStore).assets;

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { RouterLink } from '@angular/router';
 import type { SlippedCompanion } from '@lorvet/core/desk';
 import { CompanionFile } from './companion-file';
+import { saying } from '../ui/say/say';
 
 /** What goes with a piece of work or a notice: files, recordings, addresses to follow, words to read, sheets for notes. */
 @Component({
@@ -19,9 +20,11 @@ import { CompanionFile } from './companion-file';
               }
               @case ('activity') {
                 @if (of()) {
-                  <a [routerLink]="['/desk/work', of(), 'with', c.id]">{{ c.title }}, to look at</a>
+                  <a [routerLink]="['/desk/work', of(), 'with', c.id]">{{
+                    t('{title}, to look at', { title: c.title })
+                  }}</a>
                 } @else {
-                  <span>{{ c.title }}, to look at</span>
+                  <span>{{ t('{title}, to look at', { title: c.title }) }}</span>
                 }
               }
               @case ('file') {
@@ -32,7 +35,7 @@ import { CompanionFile } from './companion-file';
               }
               @case ('notes') {
                 <label
-                  >{{ c.title }}: for you, nobody marks it
+                  >{{ t('{title}: for you, nobody marks it', { title: c.title }) }}
                   <textarea
                     #n
                     rows="4"
@@ -44,7 +47,9 @@ import { CompanionFile } from './companion-file';
               }
               @default {
                 <details>
-                  <summary>{{ c.is === 'family' ? 'For those at home: ' : '' }}{{ c.title }}</summary>
+                  <summary>
+                    {{ c.is === 'family' ? t('For those at home: {title}', { title: c.title }) : c.title }}
+                  </summary>
                   <p>{{ c.holds }}</p>
                 </details>
               }
@@ -90,6 +95,7 @@ import { CompanionFile } from './companion-file';
   `,
 })
 export class Companions {
+  protected readonly t = saying();
   readonly list = input.required<readonly SlippedCompanion[]>();
   /** The hand-out that they go with; empty where it is only looked at. */
   readonly of = input('');

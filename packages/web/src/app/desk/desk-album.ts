@@ -3,12 +3,14 @@ import { type Album, type Copy, copyIdOf, pagesFor, type Remark, type SheetPage 
 import { Clock } from '../platform/clock';
 import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
+import { DeskCopies } from './desk-copies';
 import { DeskSession, type DeskSheetWork } from './desk-session';
 
 /** The places of everybody in one piece of work, where they are open, and what learners write to each other's. */
 @Injectable({ providedIn: 'root' })
 export class DeskAlbum {
   private readonly session = inject(DeskSession);
+  private readonly copies = inject(DeskCopies);
   private readonly store = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly parts = inject(Parts);
@@ -62,6 +64,6 @@ export class DeskAlbum {
     if (!work?.place?.comments || !text) return undefined;
     const before = this.store.copies()[this.session.copyId(handOutId, work)];
     const remark = { id: this.clock.newId(), to, text, at: this.clock.iso() };
-    return { ...this.session.copy(handOutId, work, before?.goes ?? []), remarks: [...(before?.remarks ?? []), remark] };
+    return { ...this.copies.copy(handOutId, work, before?.goes ?? []), remarks: [...(before?.remarks ?? []), remark] };
   }
 }

@@ -5,6 +5,7 @@ import { DemoPlace } from '../testing/demo-place';
 import { Changes } from '../ui/changes';
 import { Clock } from '../platform/clock';
 import { DeskAlbum } from './desk-album';
+import { DeskCopies } from './desk-copies';
 import { DeskSession } from './desk-session';
 
 const album = (): DeskAlbum => TestBed.inject(DeskAlbum);
@@ -24,6 +25,7 @@ async function sit(learnerId: string, change?: (w: Workspace) => Workspace): Pro
   desk.sit(learnerId);
   return desk;
 }
+const copies = () => TestBed.inject(DeskCopies);
 const survey = (w: Workspace) => w.handOuts['h-survey'] as HandOut;
 const withCopy = (copy: Copy) => (w: Workspace) => ({ ...w, copies: { ...w.copies, [copy.id]: copy } });
 
@@ -57,12 +59,12 @@ describe('the desk', () => {
 
 describe('an answer', () => {
   it('begins the learner’s own copy, and is one answer more in the same go', async () => {
-    const desk = await sit('l-corin');
-    const first = desk.answered('h-survey', { 'rp-q3': text('rain') });
+    await sit('l-corin');
+    const first = copies().answered('h-survey', { 'rp-q3': text('rain') });
     expect(first).toMatchObject({ id: copyIdOf('h-survey', 'l-corin'), learnerId: 'l-corin' });
     expect(first?.goes).toHaveLength(1);
-    const again = await sit('l-corin', withCopy(first as Copy));
-    const second = again.answered('h-survey', { 'rp-q3': text('rain'), 'rp-q4': text('crab') });
+    await sit('l-corin', withCopy(first as Copy));
+    const second = copies().answered('h-survey', { 'rp-q3': text('rain'), 'rp-q4': text('crab') });
     expect(second?.goes).toHaveLength(1);
     expect(Object.keys(second?.goes[0]?.answers ?? {})).toEqual(['rp-q3', 'rp-q4']);
     expect(second?.goes[0]?.startedAt).toBe(first?.goes[0]?.startedAt);
@@ -70,8 +72,8 @@ describe('an answer', () => {
 
   it('is not taken once the work is submitted, nor for what is not theirs', async () => {
     const desk = await sit('l-jory');
-    expect(desk.answered('h-survey', { 'rp-q3': text('x') })).toBeUndefined();
-    expect(desk.answered('h-bus', { 'bus-q1': text('x') })).toBeUndefined();
+    expect(copies().answered('h-survey', { 'rp-q3': text('x') })).toBeUndefined();
+    expect(copies().answered('h-bus', { 'bus-q1': text('x') })).toBeUndefined();
     expect(desk.of('h-survey')?.locked).toBe(true);
   });
 
@@ -81,10 +83,10 @@ describe('an answer', () => {
     expect(work).toMatchObject({ state: 'another go', go: 1, locked: true, again: 'asked' });
     expect(work?.answers['rp-q4']).toEqual(text('crab'));
     expect(work?.comment).toContain('Look once more');
-    const again = await sit('l-tamsin', withCopy(desk.begunAgain('h-survey') as Copy));
+    const again = await sit('l-tamsin', withCopy(copies().begunAgain('h-survey') as Copy));
     expect(again.of('h-survey')).toMatchObject({ state: 'another go', go: 2, locked: false, again: null });
     expect(again.of('h-survey')?.answers['rp-q4']).toEqual(text('crab'));
-    const copy = again.answered('h-survey', { ...work?.answers, 'rp-q5': text('limpet') });
+    const copy = copies().answered('h-survey', { ...work?.answers, 'rp-q5': text('limpet') });
     expect(copy?.goes.map((g) => g.n)).toEqual([1, 2]);
     expect(copy?.goes[0]?.answers['rp-q5']).toEqual(text('mussel'));
     expect(copy?.goes[0]?.submittedAt).not.toBeNull();
@@ -100,15 +102,15 @@ describe('an answer', () => {
     const desk = await sit('l-merryn', twice);
     // A key pressed in what is submitted begins nothing: another go has a button of its own.
     expect(desk.of('h-survey')).toMatchObject({ go: 1, locked: true, again: 'left' });
-    expect(desk.answered('h-survey', { 'rp-q1': text('again') })).toBeUndefined();
-    const begun = desk.begunAgain('h-survey') as Copy;
+    expect(copies().answered('h-survey', { 'rp-q1': text('again') })).toBeUndefined();
+    const begun = copies().begunAgain('h-survey') as Copy;
     expect(begun.goes.map((g) => g.submittedAt !== null)).toEqual([true, false]);
-    const again = await sit('l-merryn', (w) => withCopy(begun)(twice(w)));
-    const copy = again.answered('h-survey', { 'rp-q1': text('again') }, true) as Copy;
+    await sit('l-merryn', (w) => withCopy(begun)(twice(w)));
+    const copy = copies().answered('h-survey', { 'rp-q1': text('again') }, true) as Copy;
     expect(copy.goes).toHaveLength(2);
     const done = await sit('l-merryn', (w) => withCopy(copy)(twice(w)));
     expect(done.of('h-survey')).toMatchObject({ locked: true, again: null });
-    expect(done.begunAgain('h-survey')).toBeUndefined();
+    expect(copies().begunAgain('h-survey')).toBeUndefined();
   });
 
   it('stays closed when the teacher said that it is complete', async () => {
@@ -180,11 +182,11 @@ describe('work that several do together, and places', () => {
   it('is written in one copy, with who wrote what', async () => {
     const desk = await sit('l-jory', inGroups);
     expect(desk.of('h-survey')).toMatchObject({ team: 'Terns', mates: ['Kerra L.'] });
-    const first = desk.answered('h-survey', { 'rp-q3': text('rain') });
+    const first = copies().answered('h-survey', { 'rp-q3': text('rain') });
     expect(first).toMatchObject({ id: 'h-survey.terns', learnerId: 'terns' });
     const other = await sit('l-kerra', (w) => withCopy(first as Copy)(inGroups(w)));
     expect(other.of('h-survey')).toMatchObject({ state: 'working', answers: { 'rp-q3': text('rain') } });
-    const second = other.answered('h-survey', { 'rp-q3': text('rain'), 'rp-q4': text('sun') });
+    const second = copies().answered('h-survey', { 'rp-q3': text('rain'), 'rp-q4': text('sun') });
     expect(second?.goes.at(-1)?.by).toEqual({ 'rp-q3': 'l-jory', 'rp-q4': 'l-kerra' });
   });
 
@@ -192,11 +194,11 @@ describe('work that several do together, and places', () => {
     const notes = { id: 'c1', is: 'notes' as const, title: 'Notes' };
     const desk = await sit('l-corin', as({ companions: [notes] }));
     expect(desk.of('h-survey')?.companions).toMatchObject([{ is: 'notes' }]);
-    const copy = desk.noted('h-survey', 'c1', 'My own words');
+    const copy = copies().noted('h-survey', 'c1', 'My own words');
     expect(copy).toMatchObject({ goes: [], notes: { c1: 'My own words' } });
     const again = await sit('l-corin', (w) => withCopy(copy as Copy)(as({ companions: [notes] })(w)));
     expect(again.of('h-survey')).toMatchObject({ state: 'to start', notes: { c1: 'My own words' } });
-    expect(again.answered('h-survey', { 'rp-q3': text('rain') })?.notes).toEqual({ c1: 'My own words' });
+    expect(copies().answered('h-survey', { 'rp-q3': text('rain') })?.notes).toEqual({ c1: 'My own words' });
   });
 
   const place = { pageIds: ['rp-p2'], names: true, isOpen: true, comments: true, remarks: [] };

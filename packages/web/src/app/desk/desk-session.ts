@@ -1,14 +1,10 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import isSame from 'fast-deep-equal';
 import {
-  afresh,
-  broughtBack,
   type Comfort,
   comfortNow,
   type Copy,
   copyIdOf,
   type CopyState,
-  type Go,
   type LearnerPackage,
   mayTakeBack,
   openGo,
@@ -23,8 +19,11 @@ import { Clock } from '../platform/clock';
 import { DeskActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
+import { type Language, Say } from '../ui/say/say';
+import { LANGUAGES } from '../ui/say/tables';
 
 const AT_DESK = 'lorvet-desk';
+const AT_DOOR = 'lorvet-door-language';
 
 /** What a learner may know of one piece of their work before it is opened. */
 export interface DeskWork {
@@ -77,6 +76,7 @@ export class DeskSession {
   private readonly store = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly parts = inject(Parts);
+  private readonly say = inject(Say);
   readonly learnerId = signal(sessionStorage.getItem(AT_DESK) ?? '');
 
   readonly classes = computed(() => this.store.index().door['door']?.classes ?? []);
@@ -92,6 +92,21 @@ export class DeskSession {
   readonly comfort = computed<Comfort>(() =>
     comfortNow(this.store.comforts()[this.learnerId()]?.comfort, this.slip()?.comfort, this.tools()),
   );
+
+  /** The language that was chosen at this machine’s door. */
+  readonly doorLanguage = signal(languageOf(localStorage.getItem(AT_DOOR)));
+  readonly language = computed(() => this.comfort().language || this.doorLanguage());
+
+  /** For as long as the part that calls it is there, the desk speaks the language of who sits at it. */
+  speaks(): void {
+    this.say.speakHere(this.language);
+  }
+
+  speakAtDoor(code: string): void {
+    const language = languageOf(code);
+    localStorage.setItem(AT_DOOR, language);
+    this.doorLanguage.set(language);
+  }
 
   sit(learnerId: string): void {
     sessionStorage.setItem(AT_DESK, learnerId);
@@ -147,15 +162,6 @@ export class DeskSession {
     const sheet = one && this.store.index().sheets[one.holds];
     if (!work || !one || !sheet) return undefined;
     return { ...packageOf(handOutId, { ...work, own: [] }, sheet), title: one.title, note: '', way: 'to-read' };
-  }
-
-  /** The learner's copy with what they wrote on a sheet of notes. */
-  noted(handOutId: string, companionId: string, text: string): Copy | undefined {
-    const work = this.slipped(handOutId);
-    if (!work) return undefined;
-    const before = this.store.copies()[this.copyId(handOutId, work)];
-    const copy = this.copy(handOutId, work, before?.goes ?? []);
-    return { ...copy, notes: { ...copy.notes, [companionId]: text } };
   }
 
   /** Everything that is open for the learner, the newest first. */
@@ -220,12 +226,6 @@ export class DeskSession {
     };
   }
 
-  /** The learner's own copy as it is in memory, kept or not. */
-  kept(handOutId: string): Copy | undefined {
-    const work = this.slipped(handOutId);
-    return work && this.store.copies()[this.copyId(handOutId, work)];
-  }
-
   /** What stands under a flap; asked for when it is lifted, and let go again. */
   async under(handOutId: string, blockId: string): Promise<string | undefined> {
     const work = this.slipped(handOutId);
@@ -237,111 +237,15 @@ export class DeskSession {
     });
   }
 
-  /** The learner's copy as it is once it was opened: what is changed from now on, they have not seen. */
-  opened(handOutId: string): Copy | undefined {
-    const work = this.slipped(handOutId);
-    if (!work) return undefined;
-    const before = this.store.copies()[this.copyId(handOutId, work)];
-    return { ...this.copy(handOutId, work, before?.goes ?? []), seenAt: this.clock.iso() };
-  }
-
-  /** The learner's copy with these answers in its open go; the first go is begun by its first answer. */
-  answered(handOutId: string, answers: DeskSheetWork['answers'], submit = false): Copy | undefined {
-    const work = this.slipped(handOutId);
-    if (!work || work.way === 'to-read') return undefined;
-    const before = this.store.copies()[this.copyId(handOutId, work)];
-    const open = openGo(before, work.said.decisions, work.goes ?? undefined);
-    if (!open || open === 'next') return undefined;
-    const now = this.clock.iso();
-    const submittedAt = submit ? now : null;
-    const begun = open === 'first' ? { n: 1, startedAt: now, submittedAt, answers } : { ...open, answers, submittedAt };
-    const go = work.shares ? { ...begun, by: this.writers(open, answers) } : begun;
-    return this.copy(handOutId, work, [...(before?.goes ?? []).filter((g) => g !== open), go]);
-  }
-
-  /** The copy with another go begun, with what was there: it is looked over, not begun anew. The earlier one stays. */
-  begunAgain(handOutId: string): Copy | undefined {
-    const work = this.slipped(handOutId);
-    const before = work && this.store.copies()[this.copyId(handOutId, work)];
-    const last = before?.goes.at(-1);
-    if (!work || !before || !last || openGo(before, work.said.decisions, work.goes ?? undefined) !== 'next')
-      return undefined;
-    const by = last.by ? { by: last.by } : {};
-    // What was answered to a question that asks something else now, stays in the earlier go.
-    const anew = last.n <= (work.earlier.at(-1)?.goes ?? 0) ? work.anew : [];
-    const answers = Object.fromEntries(Object.entries(last.answers).filter(([item]) => !anew.includes(item)));
-    const go = { n: last.n + 1, startedAt: this.clock.iso(), submittedAt: null, answers, ...by };
-    return this.copy(handOutId, work, [...before.goes, go]);
-  }
-
-  /** The copy with a fresh start: what was written in the open go is put aside. */
-  freshStart(handOutId: string): Copy | undefined {
-    return this.withOpenGo(handOutId, (go) => afresh(go, this.stamp()));
-  }
-
-  /** The copy with a try that was put aside back in its place; what stands there is put aside instead. */
-  broughtBack(handOutId: string, asideId: string): Copy | undefined {
-    return this.withOpenGo(handOutId, (go) => broughtBack(go, asideId, this.stamp()));
-  }
-
-  /** The copy with its last go not submitted any more, where that may still be. */
-  takenBack(handOutId: string): Copy | undefined {
-    const work = this.slipped(handOutId);
-    const before = work && this.store.copies()[this.copyId(handOutId, work)];
-    const last = before?.goes.at(-1);
-    if (!work || !before || !last || !mayTakeBack(before, work.said.begun)) return undefined;
-    return this.copy(handOutId, work, [...before.goes.filter((g) => g !== last), { ...last, submittedAt: null }]);
-  }
-
-  private stamp(): { id: string; at: string } {
-    return { id: this.clock.newId(), at: this.clock.iso() };
-  }
-
-  private withOpenGo(handOutId: string, change: (go: Go) => Go): Copy | undefined {
-    const work = this.slipped(handOutId);
-    const before = work && this.store.copies()[this.copyId(handOutId, work)];
-    const open = work && openGo(before, work.said.decisions, work.goes ?? undefined);
-    if (!work || !before || typeof open !== 'object') return undefined;
-    return this.copy(handOutId, work, [...before.goes.filter((g) => g !== open), change(open)]);
-  }
-
   /** The answers, once they are out, for who is done. */
   private keysTo(work: Slipped, isDone: boolean): DeskSheetWork['keys'] {
     if (work.answersAt === null || work.answersAt > this.clock.minute()) return {};
     return isDone || work.way === 'to-read' ? (this.store.index().keys[work.sheet]?.words ?? {}) : {};
   }
 
-  /** The learner's copy, or that of those they work with, with these goes. */
-  copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
-    const id = this.copyId(handOutId, work);
-    const { remarks, notes, seenAt, used, at } = this.store.copies()[id] ?? {};
-    const learnerId = work.shares || this.learnerId();
-    return {
-      id,
-      handOutId,
-      learnerId,
-      frozen: work.sheet,
-      goes,
-      ...(remarks ? { remarks } : {}),
-      ...(notes ? { notes } : {}),
-      ...(seenAt ? { seenAt } : {}),
-      ...(used ? { used } : {}),
-      ...(at ? { at } : {}),
-    };
-  }
-
   /** The id of the copy: the learner's own, or that of those who do it together. */
   copyId(handOutId: string, work: Slipped): string {
     return copyIdOf(handOutId, work.shares || this.learnerId());
-  }
-
-  /** Who wrote which answer: what is another than before, this learner did. */
-  private writers(open: Copy['goes'][number] | 'first', answers: DeskSheetWork['answers']): Record<string, string> {
-    const before = open === 'first' ? undefined : open;
-    const by = { ...before?.by };
-    for (const [item, answer] of Object.entries(answers))
-      if (!isSame(answer, before?.answers[item])) by[item] = this.learnerId();
-    return by;
   }
 
   /** What was given to the learner under a hand-out. */
@@ -357,3 +261,5 @@ export class DeskSession {
 }
 
 const openedAt = (w: Slipped): string => w.opensAt ?? w.givenAt ?? '';
+
+const languageOf = (code: string | null): Language => LANGUAGES.find((l) => l.code === code)?.code ?? 'en';

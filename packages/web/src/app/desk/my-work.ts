@@ -6,9 +6,8 @@ import { Clock } from '../platform/clock';
 import { belowTitle } from '../ui/below-title';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { Focused } from '../ui/focused';
-import { howSoon } from '../ui/how-soon';
+import { type Plain, Say, saying } from '../ui/say/say';
 import { SwatchMark } from '../ui/swatch';
-import { whenIn } from '../ui/when';
 import { comfortSays, comfortStyle } from './comfort/comfort-style';
 import { Companions } from './companions';
 import { DeskSession, type DeskWork } from './desk-session';
@@ -17,7 +16,7 @@ import { Reading } from './reading/reading';
 import { isOver, OPEN, pressOf, WorkList } from './work-list';
 
 interface Part {
-  readonly name: string;
+  readonly name: Plain;
   readonly when: 'now' | 'earlier';
   readonly works: readonly DeskWork[];
 }
@@ -32,7 +31,7 @@ interface Part {
     @if (session.learner(); as l) {
       <main #work>
         <div class="row">
-          <h1 class="grow" lvFocused>Hello, {{ firstName() }}</h1>
+          <h1 class="grow" lvFocused>{{ t('Hello, {name}', { name: firstName() }) }}</h1>
           @if (session.tools().aloud !== 'hidden') {
             <button
               #hearButton
@@ -42,50 +41,63 @@ interface Part {
               [attr.aria-expanded]="reader.isOpen()"
               (click)="hear(hearButton)"
             >
-              <svg lucideIcon="volume-2"></svg>Hear it
+              <svg lucideIcon="volume-2"></svg>{{ t('Hear it') }}
             </button>
           }
-          <a class="btn" routerLink="/desk" data-quiet><svg lucideIcon="log-out"></svg>I am done here</a>
+          <a class="btn" routerLink="/desk" data-quiet><svg lucideIcon="log-out"></svg>{{ t('I am done here') }}</a>
         </div>
         @if (next(); as w) {
           <section class="card next">
             <div class="about">
-              <p class="first">Do this first</p>
+              <p class="first">{{ t('Do this first') }}</p>
               <div class="row">
                 <lv-swatch [swatch]="w.work.swatch" [size]="52" />
                 <h2 class="grow">{{ w.work.title }}</h2>
               </div>
               @if (w.work.dueAt; as due) {
-                <p>Due {{ soon(due) }}, {{ whenIn(due) }}{{ w.work.more ? '. You have more time.' : '' }}</p>
+                <p>
+                  {{ t('Due {soon}, {when}', { soon: soon(due), when: speaks.when(due) }) }}
+                  @if (w.work.more) {
+                    <span>{{ t('You have more time.') }}</span>
+                  }
+                </p>
               }
               @if (w.work.team) {
-                <p>With your group: {{ w.work.team }}</p>
+                <p>{{ t('With your group: {name}', { name: w.work.team }) }}</p>
               }
               @if (progress(); as p) {
                 <p>
-                  {{ p.done ? 'You have answered ' + p.done + ' of ' + p.of + '.' : p.of + ' questions.' }}
-                  {{ p.at ? 'You go on at question ' + p.at + '.' : '' }}
+                  @if (p.done) {
+                    {{ t('You have answered {done} of {of}.', { done: p.done, of: p.of }) }}
+                  } @else {
+                    {{ t('{count} questions.', { count: p.of }) }}
+                  }
+                  @if (p.at; as number) {
+                    {{ t('You go on at question {number}.', { number }) }}
+                  }
                 </p>
                 <span class="bar" aria-hidden="true"><i [style.width.%]="(100 * p.done) / p.of"></i></span>
               }
               @if (w.state === 'another go' && w.work.said.comment; as word) {
-                <p class="word">Your teacher says: {{ word }}</p>
+                <p class="word">{{ t('Your teacher says:') }} {{ word }}</p>
               }
               <lv-companions [of]="w.id" [list]="w.work.companions" />
               <a class="btn main" [routerLink]="['/desk/work', w.id]"
-                >{{ press(w) }}<span class="sr">: {{ w.work.title }}</span></a
+                >{{ t(press(w)) }}<span class="sr">: {{ w.work.title }}</span></a
               >
             </div>
             @defer (on idle) {
               @if (firstPage(); as page) {
-                <div class="look" inert aria-hidden="true"><lv-laid-page [page]="page" [shrink]="true" /></div>
+                <div class="look" inert aria-hidden="true" dir="auto">
+                  <lv-laid-page [page]="page" [shrink]="true" />
+                </div>
               }
             }
           </section>
         }
         @if (ready() && !next()) {
           <p class="card">
-            {{ hasWork() ? 'You have done everything for now.' : 'There is nothing to do right now.' }}
+            {{ t(hasWork() ? 'You have done everything for now.' : 'There is nothing to do right now.') }}
           </p>
         }
         @for (part of parts(); track part.name) {
@@ -102,7 +114,7 @@ interface Part {
         }
         @if (earlier().length) {
           <details [open]="!hasOpen()">
-            <summary class="btn">Earlier work, {{ earlierMany() }}</summary>
+            <summary class="btn">{{ t('Earlier work, {number}', { number: earlierMany() }) }}</summary>
             @for (part of earlier(); track part.name) {
               <lv-work-list [name]="part.name" [works]="part.works" />
             }
@@ -120,7 +132,14 @@ interface Part {
   `,
   styleUrl: './desk.css',
   styles: `
+    /* The bar for reading stands at the foot of the window, on a short page too. */
+    :host {
+      display: grid;
+      grid-template: minmax(0, 1fr) auto / minmax(0, 1fr);
+    }
     main {
+      align-content: start;
+      width: 100%;
       max-width: 940px;
       margin: 0 auto;
       padding: 36px 20px;
@@ -198,7 +217,7 @@ interface Part {
     }
     .word {
       padding: 8px 12px;
-      border-left: 4px solid var(--moss);
+      border-inline-start: 4px solid var(--moss);
       background: var(--sunken);
     }
     .said {
@@ -228,7 +247,8 @@ export class MyWork {
   protected readonly reader = inject(Reader);
   private readonly clock = inject(Clock);
   protected readonly belowTitle = belowTitle;
-  protected readonly whenIn = whenIn;
+  protected readonly speaks = inject(Say);
+  protected readonly t = saying();
   protected readonly style = computed(() => comfortStyle(this.session.comfort()));
   protected readonly comfortSays = computed(() => comfortSays(this.session.comfort()));
   protected readonly firstName = computed(() => this.session.learner()?.name.split(' ')[0] ?? '');
@@ -277,6 +297,7 @@ export class MyWork {
   });
 
   constructor() {
+    this.session.speaks();
     if (!this.session.learner()) void inject(Router).navigate(['/desk'], { replaceUrl: true });
   }
 
@@ -290,11 +311,11 @@ export class MyWork {
     return isOver(w, this.clock.minute());
   }
 
-  protected press(w: DeskWork): string {
+  protected press(w: DeskWork): Plain {
     return pressOf(w, this.clock.minute());
   }
 
   protected soon(at: string): string {
-    return howSoon(at, this.clock.local());
+    return this.speaks.soon(at, this.clock.local());
   }
 }

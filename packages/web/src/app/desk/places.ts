@@ -10,6 +10,7 @@ import { type PlaceAt, placeAfter, PlaceIndex } from '../ui/place-index';
 import { comfortSays, comfortStyle } from './comfort/comfort-style';
 import { DeskAlbum } from './desk-album';
 import { DeskSession } from './desk-session';
+import { saying } from '../ui/say/say';
 
 /** Everybody's places in one piece of work, with an index; a few words can be written to another's, for the teacher first. */
 @Component({
@@ -20,9 +21,9 @@ import { DeskSession } from './desk-session';
     @if (album(); as a) {
       <main>
         <div class="row">
-          <h1 class="grow" lvFocused>{{ a.title }}: everybody’s places</h1>
+          <h1 class="grow" lvFocused>{{ t('{title}: everybody’s places', { title: a.title }) }}</h1>
           <a class="btn" [routerLink]="['/desk/work', handOutId()]"
-            ><svg lucideIcon="arrow-left"></svg>Back to my place</a
+            ><svg lucideIcon="arrow-left"></svg>{{ t('Back to my place') }}</a
           >
         </div>
         <lv-place-index [list]="list()" [words]="a.words" [columns]="a.columns" [at]="at().id" (asked)="see($event)" />
@@ -32,42 +33,51 @@ import { DeskSession } from './desk-session';
               <h2 [lvInSight]="x.isAsked">{{ called(x.id) }}</h2>
             }
             @for (page of p.pages; track page.id) {
-              <div class="card"><lv-laid-page [page]="page" [answers]="p.answers" [locked]="true" /></div>
+              <div class="card" lang="en" dir="auto">
+                <lv-laid-page [page]="page" [answers]="p.answers" [locked]="true" />
+              </div>
             }
             @for (r of said(); track r.id) {
               <p class="word">
-                <strong>{{ r.from || 'Somebody' }}:</strong> {{ r.text }}
+                <strong>{{ r.from || t('Somebody') }}:</strong> {{ r.text }}
               </p>
             }
             @for (r of waiting(); track r.id) {
-              <p class="word waits"><strong>You, for your teacher to read first:</strong> {{ r.text }}</p>
+              <p class="word waits">
+                <strong>{{ t('You, for your teacher to read first:') }}</strong> {{ r.text }}
+              </p>
             }
             @if (keeper.failed()) {
               <p class="word" role="alert">
-                <strong>What you wrote is not saved yet.</strong> Keep this page open and tell your teacher.
+                <strong>{{ t('What you wrote is not saved yet.') }}</strong>
+                {{ t('Keep this page open and tell your teacher.') }}
               </p>
             }
             @if (a.comments && at().id !== mine()) {
               <form class="row" (submit)="$event.preventDefault(); say(w)">
                 <label class="grow"
-                  >Say something kind and useful
+                  >{{ t('Say something kind and useful') }}
                   <input class="field" #w maxlength="500" autocomplete="off" />
                 </label>
-                <button class="btn" type="submit">Give it to my teacher</button>
+                <button class="btn" type="submit">{{ t('Give it to my teacher') }}</button>
               </form>
             }
             @if (next(); as n) {
-              <button class="btn next" type="button" (click)="see(n.id)">Next: {{ called(n.id) }}</button>
+              <button class="btn next" type="button" (click)="see(n.id)">
+                {{ t('Next: {name}', { name: called(n.id) }) }}
+              </button>
             }
           </section>
         } @else if (ready()) {
-          <p class="card">There is nothing in this place.</p>
+          <p class="card">{{ t('There is nothing in this place.') }}</p>
         }
       </main>
     } @else if (ready()) {
       <main>
-        <h1 lvFocused>These places are not open</h1>
-        <p><a class="btn" routerLink="/desk/work">My work</a></p>
+        <h1 lvFocused>{{ t('These places are not open') }}</h1>
+        <p>
+          <a class="btn" routerLink="/desk/work">{{ t('My work') }}</a>
+        </p>
       </main>
     }
   `,
@@ -93,12 +103,12 @@ import { DeskSession } from './desk-session';
     }
     .word {
       padding: 8px 12px;
-      border-left: 4px solid var(--moss);
+      border-inline-start: 4px solid var(--moss);
       background: var(--sunken);
       overflow-wrap: anywhere;
     }
     .waits {
-      border-left-style: dashed;
+      border-inline-start-style: dashed;
     }
     .next {
       justify-self: end;
@@ -124,6 +134,7 @@ import { DeskSession } from './desk-session';
   host: { '[style]': 'style()', '[attr.data-comfort]': 'says()' },
 })
 export class DeskPlaces {
+  protected readonly t = saying();
   readonly handOutId = input.required<string>();
   protected readonly session = inject(DeskSession);
   private readonly places = inject(DeskAlbum);
@@ -141,7 +152,7 @@ export class DeskPlaces {
   protected readonly album = computed(() => this.places.album(this.handOutId()));
   protected readonly list = computed(() =>
     (this.album()?.places ?? []).map(({ id, name, under }) =>
-      id === this.mine() ? { id, name, under, says: 'yours' } : { id, name, under },
+      id === this.mine() ? { id, name, under, says: this.t('yours') } : { id, name, under },
     ),
   );
   protected readonly shown = computed(() => this.places.placeIn(this.handOutId(), this.at().id));
@@ -154,13 +165,17 @@ export class DeskPlaces {
 
   protected readonly next = computed(() => placeAfter(this.list(), this.at().id));
 
+  constructor() {
+    this.session.speaks();
+  }
+
   protected see(id: string): void {
     this.at.set({ id, isAsked: true });
   }
 
   protected called(id: string): string {
     const at = this.list().findIndex((p) => p.id === id);
-    return this.list()[at]?.name || `Place ${at + 1}`;
+    return this.list()[at]?.name || this.t('Place {number}', { number: at + 1 });
   }
 
   protected say(field: HTMLInputElement): void {

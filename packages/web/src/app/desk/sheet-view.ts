@@ -28,14 +28,14 @@ import {
 } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { HOME_LANGUAGES } from '../platform/home-language';
-import { Focused } from '../ui/focused';
+import { Focused, InSight } from '../ui/focused';
 import { onceDrawn } from '../ui/once-drawn';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { SheetContext } from '../ui/blocks/sheet-context';
 import { PageMarkView } from '../ui/page-mark';
 import { type Beside, type PaperNote, PaperSheet } from '../ui/paper-sheet';
 import { SwatchMark } from '../ui/swatch';
-import { whenIn } from '../ui/when';
+import { Say, saying } from '../ui/say/say';
 import { Companions } from './companions';
 import { AnswerHistory } from './answer-history';
 import { ComfortSettings } from './comfort/comfort-settings';
@@ -49,6 +49,10 @@ import { Use } from './reading/use';
 /** Why what a learner wrote is not kept: no room, the browser cannot write, or it cannot be kept as it is. */
 export type Trouble = 'full' | 'failing' | 'refused' | null;
 
+/** What can be answered in. */
+const FIELDS =
+  'input:not([disabled]), textarea:not([disabled]), select:not([disabled]), button[aria-pressed]:not([disabled])';
+
 /** A sheet as its learner works on it, page by page. It knows a package and answers, and nothing else. */
 @Component({
   selector: 'lv-sheet-view',
@@ -57,6 +61,7 @@ export type Trouble = 'full' | 'failing' | 'refused' | null;
     Companions,
     Focused,
     HomeText,
+    InSight,
     LaidPage,
     LucideDynamicIcon,
     PageMarkView,
@@ -139,9 +144,12 @@ export class SheetView {
 
   private readonly onceDrawn = onceDrawn();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  protected readonly whenIn = whenIn;
+  protected readonly speaks = inject(Say);
+  protected readonly t = saying();
   protected readonly reader = inject(Reader);
   private readonly use = inject(Use);
+  private readonly submitButton = viewChild<ElementRef<HTMLElement>>('submitButton');
+  private readonly afreshButton = viewChild<ElementRef<HTMLElement>>('afreshButton');
   private readonly hearButton = viewChild<ElementRef<HTMLElement>>('hearButton');
   protected readonly at = signal(0);
   protected readonly comfortOpen = signal(false);
@@ -213,8 +221,8 @@ export class SheetView {
 
   protected readonly together = computed(() => {
     const [all, named] = [this.mates(), 6];
-    const names = all.length > named ? [...all.slice(0, named), `${all.length - named} more`] : [...all];
-    return new Intl.ListFormat('en-GB', { type: 'conjunction' }).format(names);
+    const more = this.t('{count} more', { count: all.length - named });
+    return this.speaks.list(all.length > named ? [...all.slice(0, named), more] : all);
   });
 
   constructor() {
@@ -266,8 +274,12 @@ export class SheetView {
     const page = this.pages().findIndex((p) => p.blocks.some((b) => b.id === step.id));
     if (page >= 0 && page !== this.at() && !this.isOne()) this.at.set(page);
     const number = this.numbers().get(step.id);
-    const which = number ? `question ${number}` : 'an answer';
-    this.undid.set(what === 'undo' ? `Taken back: ${which}` : `Made again: ${which}`);
+    const undo = what === 'undo';
+    this.undid.set(
+      number
+        ? this.t(undo ? 'Taken back: question {number}' : 'Made again: question {number}', { number })
+        : this.t(undo ? 'An answer is taken back' : 'An answer is made again'),
+    );
     this.onceDrawn(() => this.inSight(step.id));
   }
 
@@ -279,8 +291,12 @@ export class SheetView {
     this.step(event.shiftKey ? 'redo' : 'undo');
   }
 
+  private blockOf(id: string): HTMLElement | null | undefined {
+    return this.host.nativeElement.querySelector(`#${CSS.escape(`q-${id}`)}`)?.closest<HTMLElement>('lv-learner-block');
+  }
+
   private inSight(blockId: string): void {
-    const block = this.host.nativeElement.querySelector(`#${CSS.escape(`q-${blockId}`)}`)?.closest('lv-learner-block');
+    const block = this.blockOf(blockId);
     const box = block?.getBoundingClientRect();
     if (block && box && (box.top < 90 || box.top > innerHeight - 160)) block.scrollIntoView({ block: 'center' });
   }
@@ -326,6 +342,35 @@ export class SheetView {
 
   protected toPaper(): void {
     window.print();
+  }
+
+  /** Asks before it submits; asked again, it leads there once more. */
+  protected ask(): void {
+    this.asking.set(false);
+    this.app.tick();
+    this.asking.set(true);
+  }
+
+  protected notYet(): void {
+    this.asking.set(false);
+    this.submitButton()?.nativeElement.focus();
+  }
+
+  protected notAfresh(): void {
+    this.askingAfresh.set(false);
+    this.onceDrawn(() => this.afreshButton()?.nativeElement.focus());
+  }
+
+  /** Leads to a question that is empty: into what is answered first in it. */
+  protected toQuestion({ id, page }: { readonly id: string; readonly page: number }): void {
+    this.asking.set(false);
+    if (!this.isOne()) this.at.set(page);
+    this.moved.emit(id);
+    this.onceDrawn(() => {
+      const block = this.blockOf(id);
+      block?.scrollIntoView({ block: 'center' });
+      (block?.querySelector<HTMLElement>(FIELDS) ?? block)?.focus({ preventScroll: true });
+    });
   }
 
   protected submit(): void {

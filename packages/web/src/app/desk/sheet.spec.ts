@@ -49,6 +49,16 @@ describe('a sheet at the desk', () => {
     for (let i = 0; (await place.has(ButtonHarness, 'Next')) && i < 9; i++) await place.press('Next');
     await place.press('Submit …');
     expect(place.text).toContain('Some places are still empty');
+    const asked = place.fixture.nativeElement.querySelector('[role=alertdialog]');
+    expect(document.activeElement).toBe(asked);
+    await place.press('Not yet');
+    expect(document.activeElement?.textContent).toContain('Submit …');
+    await place.press('Submit …');
+    await place.press('Question 2');
+    expect(place.text).toContain('page 1 of');
+    expect(document.activeElement?.closest('lv-learner-block')?.textContent).toMatch(/^\s*2/);
+    for (let i = 0; (await place.has(ButtonHarness, 'Next')) && i < 9; i++) await place.press('Next');
+    await place.press('Submit …');
     await place.press(/^Submit (now|as it is)/);
     expect(goes('l-corin').at(-1)?.submittedAt).not.toBeNull();
     expect(place.address).toBe('/desk/work');

@@ -20,8 +20,10 @@ import { DeskActions } from '../store/actions';
 import { KeepingSync } from '../store/keeping-sync';
 import { WorkspaceStore } from '../store/workspace';
 import { Full } from '../ui/full';
+import { DeskCopies } from './desk-copies';
 import { DeskSession } from './desk-session';
 import { SheetView, type Trouble } from './sheet-view';
+import { saying } from '../ui/say/say';
 
 const PAUSE_MS = 400;
 
@@ -78,9 +80,11 @@ const PAUSE_MS = 400;
   `,
 })
 export class DeskSheet {
+  protected readonly t = saying();
   readonly handOutId = input.required<string>();
   private readonly view = viewChild(SheetView);
   protected readonly session = inject(DeskSession);
+  private readonly copies = inject(DeskCopies);
   private readonly store = inject(WorkspaceStore);
   protected readonly keeper = inject(Keeper);
   private readonly sync = inject(KeepingSync);
@@ -114,20 +118,23 @@ export class DeskSheet {
   protected readonly status = computed(() => {
     const w = this.work();
     if (!w) return '';
-    if (w.sheet.way === 'to-read') return 'To read';
-    if (this.looked()) return `Go ${w.go}, to look at`;
-    if (this.trouble()) return 'Not saved yet';
+    if (w.sheet.way === 'to-read') return this.t('To read');
+    if (this.looked()) return this.t('Go {number}, to look at', { number: w.go });
+    if (this.trouble()) return this.t('Not saved yet');
     // “Submitted” is said only once it is written.
-    if (!this.keeper.saved()) return 'Saving …';
+    if (!this.keeper.saved()) return this.t('Saving …');
     const { goes } = w.sheet.show;
-    if (w.isClosed && w.state !== 'submitted' && w.state !== 'complete') return 'The time is over';
+    if (w.isClosed && w.state !== 'submitted' && w.state !== 'complete') return this.t('The time is over');
     if (w.state === 'submitted')
-      return w.again === 'left' ? `Submitted. You may try again: go ${w.go + 1} of ${goes ?? 1}` : 'Submitted';
-    if (w.state === 'complete') return 'Finished';
-    return this.isDirty() ? 'Saving …' : 'Saved';
+      return w.again === 'left'
+        ? this.t('Submitted. You may try again: go {go} of {goes}', { go: w.go + 1, goes: goes ?? 1 })
+        : this.t('Submitted');
+    if (w.state === 'complete') return this.t('Finished');
+    return this.t(this.isDirty() ? 'Saving …' : 'Saved');
   });
 
   constructor() {
+    this.session.speaks();
     effect(() => {
       if (this.ready() && !this.work())
         untracked(() => void this.router.navigate(['/desk/work'], { replaceUrl: true }));
@@ -136,7 +143,7 @@ export class DeskSheet {
     const opening = effect(() => {
       if (!this.ready() || !this.work()) return;
       untracked(() => {
-        const copy = this.session.opened(this.handOutId());
+        const copy = this.copies.opened(this.handOutId());
         if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
         opening.destroy();
       });
@@ -154,7 +161,7 @@ export class DeskSheet {
   /** The answers as a file, for the teacher: the browser has no room for them. */
   protected toFile(): void {
     this.save();
-    const copy = this.session.kept(this.handOutId());
+    const copy = this.copies.kept(this.handOutId());
     const w = this.work();
     if (!copy || !w) return;
     const name = `${w.sheet.title} ${this.session.learner()?.name ?? ''}`.replace(/[^\p{L}\p{N}]+/gu, '-');
@@ -172,8 +179,8 @@ export class DeskSheet {
   protected save(withUse = false): void {
     clearTimeout(this.timer);
     const used = withUse ? (this.view()?.takeUse() ?? {}) : {};
-    if (this.isDirty()) this.keep(this.session.answered(this.handOutId(), this.answers()), used);
-    else if (Object.keys(used).length || (withUse && this.at)) this.keep(this.session.kept(this.handOutId()), used);
+    if (this.isDirty()) this.keep(this.copies.answered(this.handOutId(), this.answers()), used);
+    else if (Object.keys(used).length || (withUse && this.at)) this.keep(this.copies.kept(this.handOutId()), used);
     this.written.set({});
   }
 
@@ -185,7 +192,7 @@ export class DeskSheet {
 
   protected async submit(): Promise<void> {
     clearTimeout(this.timer);
-    this.keep(this.session.answered(this.handOutId(), this.answers(), true), this.view()?.takeUse() ?? {});
+    this.keep(this.copies.answered(this.handOutId(), this.answers(), true), this.view()?.takeUse() ?? {});
     this.written.set({});
     await this.sync.flush();
     if (this.keeper.saved()) this.leave();
@@ -193,27 +200,27 @@ export class DeskSheet {
 
   protected beginAgain(): void {
     this.looked.set(undefined);
-    const copy = this.session.begunAgain(this.handOutId());
+    const copy = this.copies.begunAgain(this.handOutId());
     if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
   }
 
   protected afresh(): void {
     this.save();
-    this.keep(this.session.freshStart(this.handOutId()), {});
+    this.keep(this.copies.freshStart(this.handOutId()), {});
   }
 
   protected bringBack(asideId: string): void {
     this.save();
-    this.keep(this.session.broughtBack(this.handOutId(), asideId), {});
+    this.keep(this.copies.broughtBack(this.handOutId(), asideId), {});
   }
 
   protected takeBack(): void {
-    this.keep(this.session.takenBack(this.handOutId()), {});
+    this.keep(this.copies.takenBack(this.handOutId()), {});
   }
 
   protected note(id: string, text: string): void {
     this.save();
-    const copy = this.session.noted(this.handOutId(), id, text);
+    const copy = this.copies.noted(this.handOutId(), id, text);
     if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
   }
 

@@ -11,6 +11,7 @@ import {
 import { Router, RouterLink } from '@angular/router';
 import { Lock } from '../platform/lock';
 import { pauseOf } from '../ui/pause';
+import { saying } from '../ui/say/say';
 
 /** The teacher's way back from the desk: open, or behind the passphrase. */
 @Component({
@@ -19,13 +20,13 @@ import { pauseOf } from '../ui/pause';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (!lock.closed()) {
-      <a routerLink="/shelf">I am the teacher</a>
+      <a routerLink="/shelf">{{ t('I am the teacher') }}</a>
     } @else if (!asks()) {
-      <button class="btn quiet" type="button" (click)="asks.set(true)">I am the teacher</button>
+      <button class="btn quiet" type="button" (click)="asks.set(true)">{{ t('I am the teacher') }}</button>
     } @else {
       <form class="row" (submit)="$event.preventDefault(); open(words)">
         <label class="field"
-          >The teacher’s passphrase
+          >{{ t('The teacher’s passphrase') }}
           <input
             #words
             class="input"
@@ -35,15 +36,18 @@ import { pauseOf } from '../ui/pause';
             [attr.aria-invalid]="says() !== ''"
             aria-describedby="door-says"
         /></label>
-        <button class="btn main" type="submit" [disabled]="busy() || pause.seconds() > 0">Open</button>
-        <button class="btn quiet" type="button" (click)="asks.set(false)">Back to the desk</button>
+        <button class="btn main" type="submit" [disabled]="busy() || pause.seconds() > 0">{{ t('Open') }}</button>
+        <button class="btn quiet" type="button" (click)="asks.set(false)">{{ t('Back to the desk') }}</button>
       </form>
       <p id="door-says" role="alert">{{ says() }}</p>
       <details>
-        <summary>It is forgotten</summary>
+        <summary>{{ t('It is forgotten') }}</summary>
         <p>
-          Nobody can look it up. What is kept here can be had back from a backup only: clear this site’s data in the
-          browser’s settings, open Lorvet anew, and bring the backup in under Keeping.
+          {{
+            t(
+              'Nobody can look it up. What is kept here can be had back from a backup only: clear this site’s data in the browser’s settings, open Lorvet anew, and bring the backup in under Keeping.'
+            )
+          }}
         </p>
       </details>
     }
@@ -77,6 +81,7 @@ import { pauseOf } from '../ui/pause';
   `,
 })
 export class TeacherDoor {
+  protected readonly t = saying();
   protected readonly lock = inject(Lock);
   private readonly router = inject(Router);
   protected readonly asks = signal(false);
@@ -86,8 +91,8 @@ export class TeacherDoor {
   private readonly wrong = signal(false);
   protected readonly says = computed(() => {
     const s = this.pause.seconds();
-    if (s > 0) return `That was not it. Try again in ${s} second${s === 1 ? '' : 's'}.`;
-    return this.wrong() ? 'That is not the passphrase. Capital letters count.' : '';
+    if (s > 0) return this.t('That was not it. Try again in {count} seconds.', { count: s });
+    return this.wrong() ? this.t('That is not the passphrase. Capital letters count.') : '';
   });
 
   constructor() {

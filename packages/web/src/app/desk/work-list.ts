@@ -2,13 +2,14 @@ import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core
 import { RouterLink } from '@angular/router';
 import type { CopyState } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
-import { howSoon } from '../ui/how-soon';
+import { type Plain, Say, saying } from '../ui/say/say';
 import { SwatchMark } from '../ui/swatch';
 import { Companions } from './companions';
 import type { DeskWork } from './desk-session';
 
-const SAYS: Record<CopyState, { readonly state: string; readonly press: string }> = {
-  'not open yet': { state: '', press: '' },
+const SAYS: Record<CopyState, { readonly state: Plain; readonly press: Plain }> = {
+  // Nothing is said of it: it is not on the desk.
+  'not open yet': { state: 'New', press: 'Look' },
   'to start': { state: 'New', press: 'Start' },
   working: { state: 'Begun', press: 'Go on' },
   submitted: { state: 'Submitted', press: 'Look' },
@@ -23,7 +24,7 @@ export const OPEN: ReadonlySet<CopyState> = new Set<CopyState>(['to start', 'wor
 export const isOver = ({ work }: DeskWork, now: string): boolean => work.closesAt !== null && work.closesAt <= now;
 
 /** What the press on a piece of work is called. */
-export function pressOf(w: DeskWork, now: string): string {
+export function pressOf(w: DeskWork, now: string): Plain {
   if (w.work.way === 'to-read') return 'Read';
   return OPEN.has(w.state) && isOver(w, now) ? 'Look' : SAYS[w.state].press;
 }
@@ -35,7 +36,7 @@ export function pressOf(w: DeskWork, now: string): string {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section>
-      <h2>{{ name() }}</h2>
+      <h2>{{ t(name()) }}</h2>
       <ul>
         @for (w of works(); track w.id) {
           <li class="card">
@@ -43,16 +44,18 @@ export function pressOf(w: DeskWork, now: string): string {
             <div class="grow">
               <h3>{{ w.work.title }}</h3>
               <p>
-                {{ w.work.way === 'to-read' ? 'To read' : says[w.state].state
-                }}{{ name() === 'Then' && w.work.dueAt ? ' · due ' + soon(w.work.dueAt) : '' }}
+                {{ t(w.work.way === 'to-read' ? 'To read' : says[w.state].state) }}
+                @if (name() === 'Then' && w.work.dueAt; as due) {
+                  · {{ t('due {when}', { when: soon(due) }) }}
+                }
               </p>
               <lv-companions [of]="w.id" [list]="w.work.companions" />
               @if (w.state === 'complete' && w.work.said.comment; as word) {
-                <p class="word">Your teacher says: {{ word }}</p>
+                <p class="word">{{ t('Your teacher says:') }} {{ word }}</p>
               }
             </div>
             <a class="btn" [routerLink]="['/desk/work', w.id]"
-              >{{ press(w) }}<span class="sr">: {{ w.work.title }}</span></a
+              >{{ t(press(w)) }}<span class="sr">: {{ w.work.title }}</span></a
             >
           </li>
         }
@@ -88,7 +91,7 @@ export function pressOf(w: DeskWork, now: string): string {
     }
     .word {
       padding: 8px 12px;
-      border-left: 4px solid var(--moss);
+      border-inline-start: 4px solid var(--moss);
       background: var(--sunken);
     }
     .btn {
@@ -99,16 +102,18 @@ export function pressOf(w: DeskWork, now: string): string {
   `,
 })
 export class WorkList {
-  readonly name = input.required<string>();
+  readonly name = input.required<Plain>();
   readonly works = input.required<readonly DeskWork[]>();
   private readonly clock = inject(Clock);
   protected readonly says = SAYS;
+  private readonly speaks = inject(Say);
+  protected readonly t = saying();
 
-  protected press(w: DeskWork): string {
+  protected press(w: DeskWork): Plain {
     return pressOf(w, this.clock.minute());
   }
 
   protected soon(at: string): string {
-    return howSoon(at, this.clock.local());
+    return this.speaks.soon(at, this.clock.local());
   }
 }

@@ -6,44 +6,27 @@ import { CheckBox } from '../ui/controls/check';
 import { NumberField } from '../ui/controls/number';
 import { SELECT } from '../ui/controls/select';
 import { Several } from '../ui/controls/several';
+import {
+  COLOUR_NAMES,
+  PAGE_SWITCHES,
+  RULER_NAMES,
+  type Slider,
+  SLIDERS,
+  SPEED,
+  TOOL_NAMES,
+  WORD_SWITCHES,
+} from '../ui/comfort-tools';
+import { LANGUAGES } from '../ui/say/tables';
 
-const NUMBERS = [
-  { field: 'size', says: 'Size of letters', min: 16, max: 40, step: 1 },
-  { field: 'spacing', says: 'Space between lines', min: 1, max: 2.5, step: 0.1 },
-  { field: 'letters', says: 'Space between letters', min: 0, max: 0.3, step: 0.02 },
-  { field: 'words', says: 'Space between words', min: 0, max: 1, step: 0.1 },
-  { field: 'width', says: 'Letters to a line', min: 25, max: 90, step: 1 },
-  { field: 'speed', says: 'Speed of reading aloud', min: 0.5, max: 2, step: 0.1 },
-] as const;
-const CHECKS = [
-  { field: 'parts', says: 'Words in their parts' },
-  { field: 'kinds', says: 'Kinds of word' },
-  { field: 'alone', says: 'Only this question' },
-  { field: 'scroll', says: 'All pages below each other' },
-  { field: 'plain', says: 'Less on the page' },
-  { field: 'large', says: 'Larger buttons' },
-  { field: 'left', says: 'For the left hand' },
-  { field: 'calm', says: 'Nothing moves' },
-] as const;
-/** What there is at the desk, as the teacher calls it. */
-const TOOL_SAYS: Readonly<Record<Tool, string>> = {
-  letters: 'Letters',
-  size: 'Size',
-  spaces: 'Spaces and lines',
-  colours: 'Colours',
-  ruler: 'Reading ruler',
-  alone: 'Only this question',
-  scroll: 'All pages below each other',
-  plain: 'Less on the page',
-  aloud: 'Reading aloud',
-  parts: 'Words in their parts',
-  kinds: 'Kinds of word',
-  meaning: 'Word help',
-  home: 'Language at home',
-  speak: 'Answers by speaking',
-  calm: 'Nothing moves',
-  large: 'Larger buttons',
-  left: 'For the left hand',
+const NUMBERS = [...SLIDERS, SPEED];
+const CHECKS = [...WORD_SWITCHES, ...PAGE_SWITCHES];
+/** The typefaces as they are called elsewhere. */
+const FONTS: Readonly<Record<Comfort['font'], string>> = {
+  hyperlegible: 'Clear (Atkinson Hyperlegible)',
+  lexend: 'Wide (Lexend)',
+  andika: 'School (Andika)',
+  opendyslexic: 'OpenDyslexic',
+  serif: 'Book (Literata)',
 };
 
 /**
@@ -60,18 +43,14 @@ const TOOL_SAYS: Readonly<Record<Tool, string>> = {
     }
     <div class="two">
       <lv-select label="Letters" [value]="shown().font" (chosen)="set({ font: $event })">
-        <lv-option value="hyperlegible" label="Clear (Atkinson Hyperlegible)" />
-        <lv-option value="lexend" label="Wide (Lexend)" />
-        <lv-option value="andika" label="School (Andika)" />
-        <lv-option value="opendyslexic" label="OpenDyslexic" />
-        <lv-option value="serif" label="Book (Literata)" />
+        @for (f of fonts; track f.key) {
+          <lv-option [value]="f.key" [label]="f.name" />
+        }
       </lv-select>
       <lv-select label="Colours" [value]="shown().colours" (chosen)="set({ colours: $event })">
-        <lv-option value="paper" label="Paper" />
-        <lv-option value="cream" label="Cream" />
-        <lv-option value="mist" label="Mist" />
-        <lv-option value="night" label="Night" />
-        <lv-option value="own" label="Others" />
+        @for (c of colours; track c.key) {
+          <lv-option [value]="c.key" [label]="c.name" />
+        }
       </lv-select>
       @if (shown().colours === 'own') {
         <label class="field"
@@ -92,9 +71,15 @@ const TOOL_SAYS: Readonly<Record<Tool, string>> = {
         />
       }
       <lv-select label="Reading ruler" [value]="shown().ruler" (chosen)="set({ ruler: $event })">
-        <lv-option value="none" label="none" />
-        <lv-option value="band" label="a band" />
-        <lv-option value="shade" label="the rest is pale" />
+        @for (r of rulers; track r.key) {
+          <lv-option [value]="r.key" [label]="r.name" />
+        }
+      </lv-select>
+      <lv-select label="Language of the desk" [value]="shown().language" (chosen)="set({ language: $event })">
+        <lv-option value="" label="as chosen at the door" />
+        @for (l of speaks; track l.code) {
+          <lv-option [value]="l.code" [label]="l.name" />
+        }
       </lv-select>
       <lv-select label="Language at home" [value]="shown().home" (chosen)="set({ home: $event })">
         <lv-option value="" label="none" />
@@ -104,8 +89,8 @@ const TOOL_SAYS: Readonly<Record<Tool, string>> = {
       </lv-select>
     </div>
     <div class="two">
-      @for (k of checks; track k.field) {
-        <lv-check [on]="shown()[k.field]" (turned)="turn(k.field, $event)">{{ k.says }}</lv-check>
+      @for (k of checks; track k.tool) {
+        <lv-check [on]="shown()[k.tool]" (turned)="turn(k.tool, $event)">{{ k.says }}</lv-check>
       }
     </div>
     <lv-several
@@ -138,7 +123,11 @@ export class CardDesk {
   protected readonly numbers = NUMBERS;
   protected readonly checks = CHECKS;
   protected readonly languages = HOME_LANGUAGES;
-  protected readonly all = (Object.keys(TOOL_SAYS) as Tool[]).map((id) => ({ id, label: TOOL_SAYS[id] }));
+  protected readonly speaks = LANGUAGES;
+  protected readonly fonts = entriesOf(FONTS);
+  protected readonly colours = entriesOf({ ...COLOUR_NAMES, own: 'Others' });
+  protected readonly rulers = entriesOf(RULER_NAMES);
+  protected readonly all = (Object.keys(TOOL_NAMES) as Tool[]).map((id) => ({ id, label: TOOL_NAMES[id] }));
   protected readonly shown = computed(() => this.comfort() ?? PLAIN_COMFORT);
   protected readonly fixed = computed(() => this.are('fixed'));
   protected readonly hidden = computed(() => this.are('hidden'));
@@ -147,11 +136,11 @@ export class CardDesk {
     this.changed.emit({ ...this.shown(), ...patch });
   }
 
-  protected setNumber(field: (typeof NUMBERS)[number]['field'], n: number | null): void {
+  protected setNumber(field: Slider['field'], n: number | null): void {
     if (n !== null) this.set({ [field]: n });
   }
 
-  protected turn(field: (typeof CHECKS)[number]['field'], on: boolean): void {
+  protected turn(field: (typeof CHECKS)[number]['tool'], on: boolean): void {
     this.set({ [field]: on });
   }
 
@@ -165,3 +154,6 @@ export class CardDesk {
     return this.all.flatMap(({ id }) => (this.tools()[id] === as ? [id] : []));
   }
 }
+
+const entriesOf = <K extends string>(of: Readonly<Record<K, string>>): { key: K; name: string }[] =>
+  (Object.keys(of) as K[]).map((key) => ({ key, name: of[key] }));

@@ -1,10 +1,11 @@
 import { Injectable, signal } from '@angular/core';
+import type { Plain } from '../ui/say/say';
 
 const KEY = 'lorvet-devices';
 
 /** A device that could not be had, in words for whoever sits there. */
 export interface Refusal {
-  readonly why: string;
+  readonly why: Plain;
 }
 
 export type Wanted = 'camera' | 'microphone';
@@ -36,14 +37,29 @@ export class Devices {
   }
 }
 
-function refusal(what: Wanted, name: string): string {
-  if (name === 'NotAllowedError' || name === 'SecurityError')
-    return `The browser may not use the ${what}. Press the sign at the left of the address, allow the ${what}, and try again. Or take a file instead.`;
-  if (name === 'NotFoundError' || name === 'OverconstrainedError')
-    return `There is no ${what} on this machine. Plug one in and try again, or take a file instead.`;
-  if (name === 'NotReadableError')
-    return `Another program is using the ${what}. Close it and try again, or take a file instead.`;
-  return `This browser cannot use a ${what} here. Take a file instead.`;
+/** Whole sentences for each: in another language a microphone may need other words around it than a camera. */
+const REFUSALS: Readonly<Record<Wanted, Readonly<Record<'denied' | 'none' | 'taken' | 'unable', Plain>>>> = {
+  camera: {
+    denied:
+      'The browser may not use the camera. Press the sign at the left of the address, allow the camera, and try again. Or take a file instead.',
+    none: 'There is no camera on this machine. Plug one in and try again, or take a file instead.',
+    taken: 'Another program is using the camera. Close it and try again, or take a file instead.',
+    unable: 'This browser cannot use a camera here. Take a file instead.',
+  },
+  microphone: {
+    denied:
+      'The browser may not use the microphone. Press the sign at the left of the address, allow the microphone, and try again. Or take a file instead.',
+    none: 'There is no microphone on this machine. Plug one in and try again, or take a file instead.',
+    taken: 'Another program is using the microphone. Close it and try again, or take a file instead.',
+    unable: 'This browser cannot use a microphone here. Take a file instead.',
+  },
+};
+
+function refusal(what: Wanted, name: string): Plain {
+  const says = REFUSALS[what];
+  if (name === 'NotAllowedError' || name === 'SecurityError') return says.denied;
+  if (name === 'NotFoundError' || name === 'OverconstrainedError') return says.none;
+  return name === 'NotReadableError' ? says.taken : says.unable;
 }
 
 export const stop = (stream: MediaStream): void => stream.getTracks().forEach((t) => t.stop());

@@ -1,4 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
+import type { Plain } from '../ui/say/say';
 import { Devices } from './devices';
 import { wordTakes } from './speech';
 
@@ -26,7 +27,7 @@ export interface Dictated {
   /** More was understood. */
   words(text: string): void;
   /** It is over; why, where it could not be. */
-  end(why: string): void;
+  end(why: Plain | ''): void;
 }
 
 /**
@@ -58,7 +59,7 @@ export class Dictation {
 }
 
 function heard(recognition: Recognition, dictated: Dictated): () => void {
-  let why = '';
+  let why: Plain | '' = '';
   recognition.lang = 'en-GB';
   recognition.continuous = true;
   recognition.processLocally = true;

@@ -1,3 +1,4 @@
+import type { Plain } from '../ui/say/say';
 import { type Span, type Words, wordsOf } from './word-text';
 
 /** Kinds of word that are told apart, in the order in which they are looked for. */
@@ -6,7 +7,7 @@ export const WORD_KINDS = [
   { kind: 'verb', tag: '#Verb', name: 'doing' },
   { kind: 'adjective', tag: '#Adjective', name: 'how it is' },
   { kind: 'adverb', tag: '#Adverb', name: 'how it is done' },
-] as const;
+] as const satisfies readonly { kind: string; tag: string; name: Plain }[];
 
 export type WordKind = (typeof WORD_KINDS)[number]['kind'];
 

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { PageMark } from '@lorvet/core/desk';
+import { type Plain, saying } from './say/say';
 
 /** The signs a page may carry: plain shapes, one path each in a box of 24. */
-export const SIGNS: Record<Exclude<PageMark['sign'], ''>, { name: string; d: string }> = {
+export const SIGNS: Record<Exclude<PageMark['sign'], ''>, { name: Plain; d: string }> = {
   sun: {
     name: 'sun',
     d: 'M12 7a5 5 0 1 0 .01 0zM11 1h2v4h-2zM11 19h2v4h-2zM1 11h4v2H1zM19 11h4v2h-4zM4 5.4 5.4 4l2.8 2.8-1.4 1.4zM15.8 17.2l1.4-1.4L20 18.6 18.6 20z',
@@ -26,7 +27,12 @@ export const SIGNS: Record<Exclude<PageMark['sign'], ''>, { name: string; d: str
   template: `
     @let m = mark();
     @if (m.sign || m.colour) {
-      <svg viewBox="0 0 24 24" role="img" [attr.aria-label]="sign()?.name ?? 'coloured page'" [style.color]="colour()">
+      <svg
+        viewBox="0 0 24 24"
+        role="img"
+        [attr.aria-label]="t(sign()?.name ?? 'coloured page')"
+        [style.color]="colour()"
+      >
         <path [attr.d]="sign()?.d ?? 'M2 2h20v20H2z'" fill="currentColor" />
       </svg>
     }
@@ -48,6 +54,7 @@ export const SIGNS: Record<Exclude<PageMark['sign'], ''>, { name: string; d: str
   `,
 })
 export class PageMarkView {
+  protected readonly t = saying();
   readonly mark = input.required<PageMark>();
   protected readonly sign = computed(() => {
     const s = this.mark().sign;

@@ -4,6 +4,7 @@ import { LaidPage } from './blocks/laid-page';
 import { SheetContext } from './blocks/sheet-context';
 import { PageMarkView } from './page-mark';
 import { SwatchMark } from './swatch';
+import { saying } from './say/say';
 
 /** What stands beside a question on the teacher's copy. */
 export interface Beside {
@@ -35,15 +36,15 @@ export interface PaperNote {
             <strong>{{ s.title }}</strong>
             <span class="grow"></span>
             @if (teacher()) {
-              <span class="copy">Teacher’s copy: not for learners</span>
+              <span class="copy">{{ t('Teacher’s copy: not for learners') }}</span>
             } @else {
-              <span>Name: {{ name() || '…………………………………' }}</span>
+              <span>{{ t('Name: {name}', { name: name() || '…………………………………' }) }}</span>
             }
-            <span class="n">page {{ i + 1 }} of {{ s.pages.length }}</span>
+            <span class="n">{{ t('page {number} of {of}', { number: i + 1, of: s.pages.length }) }}</span>
           </div>
         </div>
         <div class="whole">
-          <section class="page" [attr.aria-label]="'Page ' + (i + 1)">
+          <section class="page" [attr.aria-label]="t('Page {number}', { number: i + 1 })">
             @if (p.mark; as m) {
               <lv-page-mark [mark]="m" />
             }
@@ -85,6 +86,7 @@ export interface PaperNote {
   styleUrl: './paper-sheet.css',
 })
 export class PaperSheet {
+  protected readonly t = saying();
   readonly sheet = input.required<LearnerPackage>();
   readonly name = input('');
   readonly answers = input<Readonly<Record<string, Answer>>>({});

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
+import { type Plain, saying } from './say/say';
 import { CODE_LENGTH, CODE_PICTURES, type CodePicture } from '../platform/lock';
 
-const NAMES: Readonly<Record<CodePicture, string>> = {
+const NAMES: Readonly<Record<CodePicture, Plain>> = {
   fish: 'fish',
   bird: 'bird',
   star: 'star',
@@ -50,7 +51,10 @@ export class Code {
   imports: [LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p role="status" [attr.aria-label]="pressed().length + ' of ' + length + ' pictures pressed'">
+    <p
+      role="status"
+      [attr.aria-label]="t('{number} of {of} pictures pressed', { number: pressed().length, of: length })"
+    >
       @for (i of places; track i) {
         <span [class.full]="i < pressed().length"></span>
       }
@@ -58,7 +62,7 @@ export class Code {
     <div>
       @for (p of pictures; track p) {
         <button class="btn" type="button" [disabled]="locked()" (click)="press(p)">
-          <svg [lucideIcon]="p" aria-hidden="true"></svg><span class="sr">{{ names[p] }}</span>
+          <svg [lucideIcon]="p" aria-hidden="true"></svg><span class="sr">{{ t(names[p]) }}</span>
         </button>
       }
     </div>
@@ -104,6 +108,7 @@ export class Code {
   `,
 })
 export class PictureCode {
+  protected readonly t = saying();
   readonly locked = input(false);
   readonly chosen = output<readonly CodePicture[]>();
   protected readonly pictures = CODE_PICTURES;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { pieceByPiece } from './piece-by-piece';
+import { saying } from './say/say';
 
 /** How many names are drawn at once. */
 const PIECE = 40;
@@ -33,7 +34,7 @@ export const placeAfter = <T extends PlaceName>(list: readonly T[], id: string):
     @if (words()) {
       <p class="words">{{ words() }}</p>
     }
-    <nav [attr.aria-label]="'Index of ' + list().length + ' places'">
+    <nav [attr.aria-label]="t('Index of {count} places', { count: list().length })">
       @for (part of parts(); track part.name) {
         @if (part.name) {
           <h2 [id]="'places-' + $index">{{ part.name }}</h2>
@@ -51,7 +52,7 @@ export const placeAfter = <T extends PlaceName>(list: readonly T[], id: string):
                 [attr.aria-current]="p.id === at() ? 'true' : null"
                 (click)="asked.emit(p.id)"
               >
-                {{ p.name || 'Place ' + (part.from + $index + 1) }}
+                {{ p.name || t('Place {number}', { number: part.from + $index + 1 }) }}
                 @if (p.says) {
                   <small>{{ p.says }}</small>
                 }
@@ -112,6 +113,7 @@ export const placeAfter = <T extends PlaceName>(list: readonly T[], id: string):
   `,
 })
 export class PlaceIndex {
+  protected readonly t = saying();
   readonly list = input.required<readonly PlaceName[]>();
   /** What stands above it. */
   readonly words = input('');

@@ -75,12 +75,21 @@ function wordsFor(element: Element): string | null {
 
 const written = (value: string): string => (value.trim() ? ` ${value} ` : GAP);
 
-/** The language of a text: as it is marked, else by its script. */
+/** Scripts that tell something of a language: the letters, the languages written in them, the likeliest one first. */
+const SCRIPTS = [
+  { letters: /\p{Script=Arabic}/u, languages: ['ar', 'fa', 'ur', 'ku', 'ps'] },
+  { letters: /\p{Script=Cyrillic}/u, languages: ['uk', 'ru', 'bg', 'be', 'sr', 'mk'] },
+  { letters: /\p{Script=Hebrew}/u, languages: ['he', 'yi'] },
+] as const;
+
+/** The language of a text: as it is marked where that is written in these letters, else by its letters. */
 export function languageOf(text: string, element?: Element | null): string {
-  const marked = element?.closest('[lang]');
-  if (marked && marked !== document.documentElement) return marked.getAttribute('lang') ?? 'en';
-  const letters = /\p{Script=Arabic}/u.test(text) ? 'ar' : /\p{Script=Cyrillic}/u.test(text) ? 'uk' : '';
-  return letters || (/\p{Script=Hebrew}/u.test(text) ? 'he' : 'en');
+  const marked = element?.closest('[lang]')?.getAttribute('lang') || 'en';
+  const [language] = marked.split('-');
+  const written = (of: readonly string[]) => of.includes(language ?? '');
+  const script = SCRIPTS.find((s) => s.letters.test(text));
+  if (script) return written(script.languages) ? marked : script.languages[0];
+  return SCRIPTS.some((s) => written(s.languages)) ? 'en' : marked;
 }
 
 /** Letters of a unit as a range of the page; undefined where they stand in no text, such as in a field. */

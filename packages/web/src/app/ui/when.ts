@@ -7,12 +7,15 @@ const READ: Intl.DateTimeFormatOptions = {
   hour: '2-digit',
   minute: '2-digit',
 };
-/** Made once: it costs more than all that it writes. */
-let inOwnForm: Intl.DateTimeFormat | undefined;
+/** Made once for a language: it costs more than all that it writes. */
+const forms = new Map<string, Intl.DateTimeFormat>();
 
-/** A local date and time for reading, in the form that the browser is set to: "Tue 1 Dec, 09:00", "Tue, Dec 1, 9:00 AM". */
-export const whenIn = (local: string): string =>
-  (inOwnForm ??= new Intl.DateTimeFormat(navigator.language, READ)).format(parseISO(local));
+/** A local date and time for reading, in the form that the browser is set to, or of a language: "Tue 1 Dec, 09:00", "Tue, Dec 1, 9:00 AM". */
+export function whenIn(local: string, language: string = navigator.language): string {
+  const form = forms.get(language) ?? new Intl.DateTimeFormat(language, READ);
+  forms.set(language, form);
+  return form.format(parseISO(local));
+}
 
 let dayInOwnForm: Intl.DateTimeFormat | undefined;
 /** A day for reading, in the form that the browser is set to: "26 Nov 2026"; what is no day, as it stands. */

@@ -2,34 +2,22 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { type Comfort, contrastOf, LEAST_CONTRAST, PLAIN_COMFORT, type Tool, type Tools } from '@lorvet/core/desk';
 import { HOME_LANGUAGES } from '../../platform/home-language';
 import { Speech } from '../../platform/speech';
+import {
+  COLOUR_NAMES,
+  FONT_NAMES,
+  PAGE_SWITCHES,
+  READS_NAMES,
+  RULER_NAMES,
+  type Slider,
+  SLIDERS,
+  SPEED,
+  WORD_SWITCHES,
+} from '../../ui/comfort-tools';
+import { Say, saying } from '../../ui/say/say';
+import { LANGUAGES } from '../../ui/say/tables';
 import { WORD_KINDS } from '../../platform/word-kinds';
 import { coloursOf, comfortStyle, FONTS } from './comfort-style';
 import { GROUNDS } from './grounds';
-
-const COLOURS = { paper: 'Paper', cream: 'Cream', mist: 'Mist', night: 'Night' } as const;
-
-/** The sliders: what they set, from where to where, and in which steps. */
-const SLIDERS = [
-  { tool: 'size', field: 'size', says: 'Size', min: 16, max: 40, step: 1 },
-  { tool: 'spaces', field: 'spacing', says: 'Space between lines', min: 1.2, max: 2.5, step: 0.1 },
-  { tool: 'spaces', field: 'letters', says: 'Space between letters', min: 0, max: 0.3, step: 0.02 },
-  { tool: 'spaces', field: 'words', says: 'Space between words', min: 0, max: 1, step: 0.1 },
-  { tool: 'spaces', field: 'width', says: 'Length of lines', min: 25, max: 90, step: 1 },
-] as const;
-
-/** What is on or off. */
-const READING = [
-  { tool: 'parts', says: 'Words in their parts' },
-  { tool: 'kinds', says: 'Kinds of word' },
-] as const;
-const PAGE = [
-  { tool: 'alone', says: 'Only this question' },
-  { tool: 'scroll', says: 'All pages below each other' },
-  { tool: 'plain', says: 'Less on the page' },
-  { tool: 'large', says: 'Larger buttons' },
-  { tool: 'left', says: 'For the left hand' },
-  { tool: 'calm', says: 'Nothing moves' },
-] as const;
 
 /** How I like to read, with a sample that shows each change at once. What the teacher fixed is seen, and what they hid is not there. */
 @Component({
@@ -38,19 +26,32 @@ const PAGE = [
   template: `
     @let c = comfort();
     <div class="sample" [style]="style()">
-      <p>The boat is home. Four grey gulls wait on the wall.</p>
+      <p>{{ t('The boat is home. Four grey gulls wait on the wall.') }}</p>
     </div>
     @if (isFixed().length) {
-      <p class="small">What is grey, your teacher has set.</p>
+      <p class="small">{{ t('What is grey, your teacher has set.') }}</p>
+    }
+    @if (offers('language')) {
+      <label class="slider"
+        >{{ t('Language of the desk') }}
+        <select [disabled]="fixed('language')" #language (change)="set({ language: asLanguage(language.value) })">
+          @for (l of speaks; track l.code) {
+            <option [value]="l.code" [attr.lang]="l.code" [selected]="l.code === say.language()">{{ l.name }}</option>
+          }
+        </select>
+      </label>
+      @if (say.language() !== 'en') {
+        <p class="small">{{ t('Nobody who grew up with this language has checked its words yet.') }}</p>
+      }
     }
     @if (offers('letters')) {
       <fieldset [disabled]="fixed('letters')">
-        <legend>Letters</legend>
+        <legend>{{ t('Letters') }}</legend>
         @for (f of fonts; track f.key) {
           <label [class.wide]="f.key === 'opendyslexic'"
             ><input type="radio" name="font" [checked]="c.font === f.key" (change)="set({ font: f.key })" /><span
               [style.font-family]="f.css"
-              >{{ f.name }}</span
+              >{{ t(f.name) }}</span
             ></label
           >
         }
@@ -59,7 +60,7 @@ const PAGE = [
     @for (s of sliders; track s.field) {
       @if (offers(s.tool)) {
         <label class="slider"
-          >{{ s.says }}
+          >{{ t(s.says) }}
           <input
             type="range"
             [min]="s.min"
@@ -74,7 +75,7 @@ const PAGE = [
     }
     @if (offers('colours')) {
       <fieldset [disabled]="fixed('colours')">
-        <legend>Colours</legend>
+        <legend>{{ t('Colours') }}</legend>
         @for (k of colours; track k.key) {
           <label
             ><input
@@ -82,7 +83,7 @@ const PAGE = [
               name="colours"
               [checked]="c.colours === k.key"
               (change)="set({ colours: k.key })"
-            /><span class="chip" [style.background]="k.ground" [style.color]="k.ink">{{ k.name }}</span></label
+            /><span class="chip" [style.background]="k.ground" [style.color]="k.ink">{{ t(k.name) }}</span></label
           >
         }
         <label class="wide"
@@ -90,30 +91,34 @@ const PAGE = [
             class="chip"
             [style.background]="own()['--surface']"
             [style.color]="own()['--ink']"
-            >My own colours</span
+            >{{ t('My own colours') }}</span
           ></label
         >
         @if (c.colours === 'own') {
           <label
-            >Colour of the paper <input type="color" #ground [value]="c.ground" (input)="set({ ground: ground.value })"
+            >{{ t('Colour of the paper') }}
+            <input type="color" #ground [value]="c.ground" (input)="set({ ground: ground.value })"
           /></label>
           <label
-            >Colour of the letters <input type="color" #ink [value]="c.ink" (input)="set({ ink: ink.value })"
+            >{{ t('Colour of the letters') }}
+            <input type="color" #ink [value]="c.ink" (input)="set({ ink: ink.value })"
           /></label>
           <p class="wide small" role="status">
-            Contrast {{ contrast() }} to 1.
-            {{ wasHeld() ? 'The letters are made stronger than you chose, so that they can be read.' : '' }}
+            {{ t('Contrast {number} to 1.', { number: contrast() }) }}
+            @if (wasHeld()) {
+              {{ t('The letters are made stronger than you chose, so that they can be read.') }}
+            }
           </p>
         }
       </fieldset>
     }
     @if (offers('ruler')) {
       <fieldset [disabled]="fixed('ruler')">
-        <legend>Reading ruler</legend>
+        <legend>{{ t('Reading ruler') }}</legend>
         @for (r of rulers; track r.key) {
           <label
             ><input type="radio" name="ruler" [checked]="c.ruler === r.key" (change)="set({ ruler: r.key })" />{{
-              r.name
+              t(r.name)
             }}</label
           >
         }
@@ -121,30 +126,30 @@ const PAGE = [
     }
     @if (offersAny(reading) || offers('aloud') || offers('home')) {
       <fieldset>
-        <legend>Words</legend>
+        <legend>{{ t('Words') }}</legend>
         @for (r of reading; track r.tool) {
           @if (offers(r.tool)) {
             <label class="wide"
               ><input type="checkbox" [checked]="c[r.tool]" [disabled]="fixed(r.tool)" (change)="turn(r.tool)" />{{
-                r.says
+                t(r.says)
               }}</label
             >
           }
         }
         @if (offers('kinds') && c.kinds) {
-          <ul class="wide kinds" aria-label="How the kinds of word are marked">
+          <ul class="wide kinds" [attr.aria-label]="t('How the kinds of word are marked')">
             @for (k of kinds; track k.kind) {
               <li>
-                <span [class]="k.kind">{{ k.name }}</span>
+                <span [class]="k.kind">{{ t(k.name) }}</span>
               </li>
             }
           </ul>
         }
         @if (offers('home')) {
           <label class="wide slider"
-            >Language at home
+            >{{ t('Language at home') }}
             <select [disabled]="fixed('home')" #home [value]="c.home" (change)="set({ home: home.value })">
-              <option value="">none</option>
+              <option value="">{{ t('none') }}</option>
               @for (l of languages; track l.code) {
                 <option [value]="l.code" [attr.lang]="l.code">{{ l.name }}</option>
               }
@@ -153,31 +158,31 @@ const PAGE = [
         }
         @if (offers('aloud')) {
           <label class="wide slider"
-            >How much is read at a press
-            <select [disabled]="fixed('aloud')" #much [value]="c.reads" (change)="set({ reads: asReads(much.value) })">
-              <option value="all">all</option>
-              <option value="part">one part</option>
-              <option value="sentence">one sentence</option>
+            >{{ t('How much is read at a press') }}
+            <select [disabled]="fixed('aloud')" #much (change)="set({ reads: asReads(much.value) })">
+              @for (r of reads; track r.key) {
+                <option [value]="r.key" [selected]="r.key === c.reads">{{ t(r.name) }}</option>
+              }
             </select>
           </label>
           <label class="wide slider"
-            >How fast it is read
+            >{{ t(speed.says) }}
             <input
               type="range"
-              min="0.5"
-              max="2"
-              step="0.1"
+              [min]="speed.min"
+              [max]="speed.max"
+              [step]="speed.step"
               [disabled]="fixed('aloud')"
-              #speed
+              #fast
               [value]="c.speed"
-              (input)="set({ speed: speed.valueAsNumber })"
+              (input)="set({ speed: fast.valueAsNumber })"
           /></label>
         }
         @if (offers('aloud') && speech.voices().length) {
           <label class="wide slider"
-            >Voice
+            >{{ t('Voice') }}
             <select [disabled]="fixed('aloud')" #voice [value]="c.voice" (change)="set({ voice: voice.value })">
-              <option value="">the first that fits</option>
+              <option value="">{{ t('the first that fits') }}</option>
               @for (v of speech.voices(); track v.name) {
                 <option [value]="v.name">{{ v.name }}</option>
               }
@@ -188,19 +193,19 @@ const PAGE = [
     }
     @if (offersAny(page)) {
       <fieldset>
-        <legend>The page</legend>
+        <legend>{{ t('The page') }}</legend>
         @for (p of page; track p.tool) {
           @if (offers(p.tool)) {
             <label class="wide"
               ><input type="checkbox" [checked]="c[p.tool]" [disabled]="fixed(p.tool)" (change)="turn(p.tool)" />{{
-                p.says
+                t(p.says)
               }}</label
             >
           }
         }
       </fieldset>
     }
-    <button class="btn" type="button" (click)="changed.emit(start())">As at first</button>
+    <button class="btn" type="button" (click)="changed.emit(start())">{{ t('As at first') }}</button>
   `,
   styles: `
     :host {
@@ -306,6 +311,7 @@ const PAGE = [
   `,
 })
 export class ComfortSettings {
+  protected readonly t = saying();
   readonly comfort = input.required<Comfort>();
   /** What the teacher settled, and what it is to be at first. */
   readonly tools = input<Tools>({});
@@ -313,23 +319,23 @@ export class ComfortSettings {
   /** What is another now: two quick presses must not undo each other. */
   readonly changed = output<Partial<Comfort>>();
   protected readonly speech = inject(Speech);
-  protected readonly fonts = (Object.keys(FONTS) as Comfort['font'][]).map((key) => ({ key, ...FONTS[key] }));
-  protected readonly colours = (Object.keys(COLOURS) as (keyof typeof COLOURS)[]).map((key) => ({
+  protected readonly fonts = keysOf(FONT_NAMES).map((key) => ({ key, name: FONT_NAMES[key], css: FONTS[key] }));
+  protected readonly colours = keysOf(GROUNDS).map((key) => ({
     key,
-    name: COLOURS[key],
+    name: COLOUR_NAMES[key],
     ground: GROUNDS[key]['--surface'],
     ink: GROUNDS[key]['--ink'],
   }));
   protected readonly sliders = SLIDERS;
-  protected readonly reading = READING;
-  protected readonly page = PAGE;
+  protected readonly reading = WORD_SWITCHES;
+  protected readonly page = PAGE_SWITCHES;
+  protected readonly speed = SPEED;
+  protected readonly speaks = LANGUAGES;
+  protected readonly say = inject(Say);
+  protected readonly reads = keysOf(READS_NAMES).map((key) => ({ key, name: READS_NAMES[key] }));
   protected readonly languages = HOME_LANGUAGES;
   protected readonly kinds = WORD_KINDS;
-  protected readonly rulers = [
-    { key: 'none', name: 'none' },
-    { key: 'band', name: 'a band' },
-    { key: 'shade', name: 'the rest is pale' },
-  ] as const;
+  protected readonly rulers = keysOf(RULER_NAMES).map((key) => ({ key, name: RULER_NAMES[key] }));
   protected readonly style = computed(() => comfortStyle(this.comfort()));
   protected readonly isFixed = computed(() => Object.values(this.tools()).filter((t) => t === 'fixed'));
   protected readonly own = computed(() => coloursOf({ ...this.comfort(), colours: 'own' }));
@@ -355,15 +361,21 @@ export class ComfortSettings {
     return value === 'part' || value === 'sentence' ? value : 'all';
   }
 
+  protected asLanguage(value: string): Comfort['language'] {
+    return LANGUAGES.find((l) => l.code === value)?.code ?? '';
+  }
+
   protected set(patch: Partial<Comfort>): void {
     this.changed.emit(patch);
   }
 
-  protected setNumber(field: (typeof SLIDERS)[number]['field'], value: number): void {
+  protected setNumber(field: Slider['field'], value: number): void {
     this.set({ [field]: value });
   }
 
-  protected turn(field: (typeof READING)[number]['tool'] | (typeof PAGE)[number]['tool']): void {
+  protected turn(field: (typeof WORD_SWITCHES | typeof PAGE_SWITCHES)[number]['tool']): void {
     this.set({ [field]: !this.comfort()[field] });
   }
 }
+
+const keysOf = <K extends string>(of: Readonly<Record<K, unknown>>): K[] => Object.keys(of) as K[];

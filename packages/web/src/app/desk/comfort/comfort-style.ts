@@ -3,12 +3,12 @@ import { GROUNDS } from './grounds';
 
 /** Letters that have no shape in the typeface chosen take one of these. */
 const OTHERS = "'Noto Sans Variable', 'Noto Sans Arabic Variable', sans-serif";
-export const FONTS: Record<Comfort['font'], { readonly name: string; readonly css: string }> = {
-  hyperlegible: { name: 'Clear', css: `'Atkinson Hyperlegible Next Variable', ${OTHERS}` },
-  lexend: { name: 'Wide', css: `'Lexend', ${OTHERS}` },
-  andika: { name: 'School', css: `'Andika', ${OTHERS}` },
-  opendyslexic: { name: 'OpenDyslexic', css: `'OpenDyslexic', ${OTHERS}` },
-  serif: { name: 'Book', css: `'Literata Variable', ${OTHERS}` },
+export const FONTS: Readonly<Record<Comfort['font'], string>> = {
+  hyperlegible: `'Atkinson Hyperlegible Next Variable', ${OTHERS}`,
+  lexend: `'Lexend', ${OTHERS}`,
+  andika: `'Andika', ${OTHERS}`,
+  opendyslexic: `'OpenDyslexic', ${OTHERS}`,
+  serif: `'Literata Variable', ${OTHERS}`,
 };
 
 /** The colours of a comfort, by token: those of a ground that ships, or of the learner's own ground and ink. */
@@ -29,9 +29,9 @@ export function comfortStyle(comfort: Comfort | undefined): Record<string, strin
   const colours = coloursOf(c);
   return {
     ...colours,
-    '--desk-font': FONTS[c.font].css,
+    '--desk-font': FONTS[c.font],
     // Who chose other letters has them everywhere, in headings too.
-    ...(c.font === PLAIN_COMFORT.font ? {} : { '--serif': FONTS[c.font].css }),
+    ...(c.font === PLAIN_COMFORT.font ? {} : { '--serif': FONTS[c.font] }),
     '--desk-size': `${c.size}px`,
     '--desk-line': `${c.spacing}`,
     '--desk-letters': `${c.letters}em`,

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, resource }
 import { HOME_LANGUAGES, HomeLanguage } from '../../platform/home-language';
 import { wordsOf } from '../../platform/word-text';
 import { Reader } from './reader';
+import { saying } from '../../ui/say/say';
 
 /** No more words than these are looked up for one page. */
 const MOST_WORDS = 400;
@@ -14,11 +15,13 @@ const MOST_WORDS = 400;
     <h2 [attr.lang]="code()" dir="auto">{{ name() }}</h2>
     @if (said.value(); as said) {
       @if (said.texts.length) {
-        @for (t of said.texts; track $index) {
-          <p dir="auto" [attr.lang]="code()">{{ t }}</p>
+        @for (text of said.texts; track $index) {
+          <p dir="auto" [attr.lang]="code()">{{ text }}</p>
         }
       } @else {
-        <p class="small">Words of this page, from a small list for trying out. It knows no whole texts.</p>
+        <p class="small">
+          {{ t('Words of this page, from a small list for trying out. It knows no whole texts.') }}
+        </p>
         <dl>
           @for (w of said.words; track w.word) {
             <div>
@@ -26,7 +29,7 @@ const MOST_WORDS = 400;
               <dd dir="auto" [attr.lang]="code()">{{ w.text }}</dd>
             </div>
           } @empty {
-            <p>None of the words of this page is in the list.</p>
+            <p>{{ t('None of the words of this page is in the list.') }}</p>
           }
         </dl>
       }
@@ -57,6 +60,7 @@ const MOST_WORDS = 400;
   `,
 })
 export class HomeText {
+  protected readonly t = saying();
   readonly code = input.required<string>();
   /** Changes with the page that is shown. */
   readonly page = input('');

@@ -4,6 +4,7 @@ import type { Comfort, Tools } from '@lorvet/core/desk';
 import { Speech } from '../../platform/speech';
 import { Focused } from '../../ui/focused';
 import { Reader } from './reader';
+import { saying } from '../../ui/say/say';
 
 const SPEEDS = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2];
 
@@ -13,9 +14,9 @@ const SPEEDS = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2];
   imports: [Focused, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="bar" role="group" aria-label="Reading aloud">
-      <button class="btn" type="button" aria-label="Sentence before" (click)="reader.step(-1)">
-        <svg lucideIcon="arrow-left"></svg><span class="wide">Sentence</span>
+    <div class="bar" role="group" [attr.aria-label]="t('Reading aloud')">
+      <button class="btn" type="button" [attr.aria-label]="t('Sentence before')" (click)="reader.step(-1)">
+        <svg lucideIcon="arrow-left"></svg><span class="wide">{{ t('Sentence') }}</span>
       </button>
       <button
         lvFocused
@@ -24,17 +25,21 @@ const SPEEDS = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2];
         (click)="reader.isPlaying() ? reader.pause() : reader.play()"
       >
         <svg [lucideIcon]="reader.isPlaying() ? 'pause' : 'play'"></svg
-        >{{ reader.isPlaying() ? 'Pause' : reader.hasPlace() ? 'Read on' : 'Read' }}
+        >{{ t(reader.isPlaying() ? 'Pause' : reader.hasPlace() ? 'Read on' : 'Read') }}
       </button>
-      <button class="btn" type="button" aria-label="Sentence after" (click)="reader.step(1)">
-        <span class="wide">Sentence</span><svg lucideIcon="arrow-right"></svg>
+      <button class="btn" type="button" [attr.aria-label]="t('Sentence after')" (click)="reader.step(1)">
+        <span class="wide">{{ t('Sentence') }}</span><svg lucideIcon="arrow-right"></svg>
       </button>
-      <button class="btn" type="button" aria-label="Stop reading" (click)="closed.emit()">
-        <svg lucideIcon="x"></svg><span class="wide">Stop</span>
+      <button class="btn" type="button" [attr.aria-label]="t('Stop reading')" (click)="closed.emit()">
+        <svg lucideIcon="x"></svg><span class="wide">{{ t('Stop') }}</span>
       </button>
       @if (tools().aloud !== 'fixed') {
-        <button class="btn wide" type="button" [disabled]="comfort().speed <= 0.5" (click)="faster(-1)">Slower</button>
-        <button class="btn wide" type="button" [disabled]="comfort().speed >= 2" (click)="faster(1)">Faster</button>
+        <button class="btn wide" type="button" [disabled]="comfort().speed <= 0.5" (click)="faster(-1)">
+          {{ t('Slower') }}
+        </button>
+        <button class="btn wide" type="button" [disabled]="comfort().speed >= 2" (click)="faster(1)">
+          {{ t('Faster') }}
+        </button>
       }
       @if (tools().meaning !== 'hidden') {
         <button
@@ -43,24 +48,24 @@ const SPEEDS = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2];
           [attr.aria-pressed]="reader.isHelping()"
           (click)="reader.help(!reader.isHelping())"
         >
-          <svg lucideIcon="book-a"></svg>Word help
+          <svg lucideIcon="book-a"></svg>{{ t('Word help') }}
         </button>
       }
       @if (reader.isHelping()) {
-        <span class="bar" role="group" aria-label="Words one by one">
-          <button class="btn" type="button" aria-label="Word before" (click)="reader.pointOn(-1)">
-            <svg lucideIcon="arrow-left"></svg>Word
+        <span class="bar" role="group" [attr.aria-label]="t('Words one by one')">
+          <button class="btn" type="button" [attr.aria-label]="t('Word before')" (click)="reader.pointOn(-1)">
+            <svg lucideIcon="arrow-left"></svg>{{ t('Word') }}
           </button>
-          <button class="btn" type="button" aria-label="Word after" (click)="reader.pointOn(1)">
-            Word<svg lucideIcon="arrow-right"></svg>
+          <button class="btn" type="button" [attr.aria-label]="t('Word after')" (click)="reader.pointOn(1)">
+            {{ t('Word') }}<svg lucideIcon="arrow-right"></svg>
           </button>
         </span>
       }
       <span class="none" role="status">
         @if (reader.isHelping() && !reader.pointed()) {
-          Press a word on the page.
+          {{ t('Press a word on the page.') }}
         } @else if (speech.isStandIn()) {
-          No voice on this computer: the words are only marked.
+          {{ t('No voice on this computer: the words are only marked.') }}
         }
       </span>
     </div>
@@ -106,6 +111,7 @@ const SPEEDS = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2];
   `,
 })
 export class ReadBar {
+  protected readonly t = saying();
   readonly comfort = input.required<Comfort>();
   readonly tools = input<Tools>({});
   readonly comfortChanged = output<Partial<Comfort>>();

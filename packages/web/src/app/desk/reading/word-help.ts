@@ -20,6 +20,7 @@ import { Picture } from '../../ui/picture';
 import { onceDrawn } from '../../ui/once-drawn';
 import { rangeOf } from '../../ui/readable';
 import { Reader } from './reader';
+import { saying } from '../../ui/say/say';
 
 interface Help {
   readonly meaning: string;
@@ -38,7 +39,7 @@ interface Help {
       <div
         class="help"
         role="dialog"
-        aria-label="Word help"
+        [attr.aria-label]="t('Word help')"
         tabindex="-1"
         [style.top.px]="place().top"
         [style.left.px]="place().left"
@@ -52,7 +53,7 @@ interface Help {
           </p>
           @if (help.value(); as h) {
             <p class="meaning" dir="auto">
-              {{ h.meaning || 'There is no meaning for this word here. Ask your teacher.' }}
+              {{ h.meaning || t('There is no meaning for this word here. Ask your teacher.') }}
             </p>
             @if (h.assetId) {
               <lv-picture [assetId]="h.assetId" alt="" />
@@ -66,22 +67,24 @@ interface Help {
               @if (said.value(); as said) {
                 <strong dir="auto" [attr.lang]="language.code">{{ said.text }}</strong>
                 @if (said.isStandIn) {
-                  <small>from a small list for trying out</small>
+                  <small>{{ t('from a small list for trying out') }}</small>
                 }
               } @else if (!said.isLoading()) {
-                <span>not in the list</span>
+                <span>{{ t('not in the list') }}</span>
               }
             </p>
           }
         </div>
         <div class="row">
-          <button class="btn" type="button" (click)="hear()"><svg lucideIcon="volume-2"></svg>Hear it</button>
+          <button class="btn" type="button" (click)="hear()">
+            <svg lucideIcon="volume-2"></svg>{{ t('Hear it') }}
+          </button>
           @if (tools().aloud !== 'hidden') {
             <button class="btn" type="button" (click)="reader.readFrom(p)">
-              <svg lucideIcon="play"></svg>Read from here
+              <svg lucideIcon="play"></svg>{{ t('Read from here') }}
             </button>
           }
-          <button class="btn" type="button" (click)="close()"><svg lucideIcon="x"></svg>Close</button>
+          <button class="btn" type="button" (click)="close()"><svg lucideIcon="x"></svg>{{ t('Close') }}</button>
         </div>
       </div>
     }
@@ -139,6 +142,7 @@ interface Help {
   `,
 })
 export class WordHelp {
+  protected readonly t = saying();
   readonly pages = input.required<LearnerPackage['pages']>();
   readonly homeCode = input('');
   readonly tools = input<Tools>({});

@@ -14,9 +14,10 @@ import { type Answer, answerSchema, drawingOf, mostAt, type Stroke, strokeSchema
 import { getStroke } from 'perfect-freehand';
 import { onceDrawn } from '../once-drawn';
 import { Picture } from '../picture';
+import { type Plain, saying } from '../say/say';
 
 type Drawn = Extract<Answer, { kind: 'drawing' }>;
-const COLOURS: readonly { id: Stroke['colour']; name: string }[] = [
+const COLOURS: readonly { id: Stroke['colour']; name: Plain }[] = [
   { id: 'ink', name: 'Black' },
   { id: 'accent', name: 'Red' },
   { id: 'moss', name: 'Green' },
@@ -47,6 +48,7 @@ const MOST_WORDS = mostAt(answerSchema, 'words');
   styleUrl: './drawing-pad.css',
 })
 export class DrawingPad {
+  protected readonly t = saying();
   readonly answer = input<Answer>();
   readonly locked = input(false);
   readonly assetId = input('');
@@ -111,7 +113,7 @@ export class DrawingPad {
   }
 
   protected addWords(): void {
-    if (this.value().words.length >= MOST_WORDS) return this.said.set('There is no more room for words.');
+    if (this.value().words.length >= MOST_WORDS) return this.said.set(this.t('There is no more room for words.'));
     const words = [...this.value().words, { x: 40, y: 40, text: '' }];
     this.draw({ ...this.value(), words });
     this.said.set('A place for words is on the sheet. Write, then move it with Alt and the arrow keys.');
@@ -143,7 +145,7 @@ export class DrawingPad {
 
   private hasRoom(): boolean {
     const has = this.value().strokes.length < MOST_STROKES;
-    this.said.set(has ? '' : 'The sheet is full. Take a stroke back to draw on.');
+    this.said.set(has ? '' : this.t('The sheet is full. Take a stroke back to draw on.'));
     return has;
   }
 

@@ -3,6 +3,7 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { Dictation } from '../../platform/dictation';
 import { Full } from '../full';
 import { SheetContext } from './sheet-context';
+import { saying } from '../say/say';
 
 /** Signs of maths that a keyboard lacks, each with how it is called. */
 const SIGNS = [
@@ -35,20 +36,20 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (signs()) {
-      <div class="row" role="group" aria-label="Signs for maths">
+      <div class="row" role="group" [attr.aria-label]="t('Signs for maths')">
         @for (s of SIGNS; track s[0]) {
-          <button type="button" class="btn sign" [attr.aria-label]="s[1]" (click)="press(s[0])">{{ s[0] }}</button>
+          <button type="button" class="btn sign" [attr.aria-label]="t(s[1])" (click)="press(s[0])">{{ s[0] }}</button>
         }
       </div>
     }
     @if (speaks() && dictation.can() && !hidden()) {
       <div class="row">
         <button type="button" class="btn" [attr.aria-pressed]="isOn()" (click)="isOn() ? stop() : listen()">
-          <svg [lucideIcon]="isOn() ? 'square' : 'mic'"></svg>{{ isOn() ? 'Stop listening' : 'Speak it' }}
+          <svg [lucideIcon]="isOn() ? 'square' : 'mic'"></svg>{{ t(isOn() ? 'Stop listening' : 'Speak it') }}
         </button>
         @if (isOn()) {
           <span role="status">{{
-            dictation.isStandIn() ? 'Stand-in microphone: not a real one.' : 'Listening …'
+            t(dictation.isStandIn() ? 'Stand-in microphone: not a real one.' : 'Listening …')
           }}</span>
         }
       </div>
@@ -91,6 +92,7 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
   `,
 })
 export class FieldHelp {
+  protected readonly t = saying();
   readonly field = input.required<Field>();
   readonly signs = input(false);
   /** Whether words may be spoken into it: not into a number. */
@@ -121,7 +123,7 @@ export class FieldHelp {
     this.off = this.dictation.listen({
       words: (text) => this.say(text),
       end: (why) => {
-        this.problem.set(why);
+        this.problem.set(why && this.t(why));
         this.turn(false);
       },
     });

@@ -13,6 +13,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { SheetContext } from './sheet-context';
+import { saying } from '../say/say';
 
 /** How small what is laid on a picture may become before it opens as a panel: letters of 18 px stay above 13. */
 export const LEAST_SCALE = 0.75;
@@ -30,7 +31,7 @@ const STEP = 0.05;
     @if (open()) {
       <dialog #panel [attr.aria-label]="name()" (close)="open.set(false)" (click)="pressed($event)">
         <ng-container *ngTemplateOutlet="content(); context: { $implicit: false }" />
-        <button class="btn main" type="button" (click)="panel.close()">Done</button>
+        <button class="btn main" type="button" (click)="panel.close()">{{ t('Done') }}</button>
       </dialog>
     } @else {
       <div
@@ -48,7 +49,7 @@ const STEP = 0.05;
         class="unfold"
         type="button"
         [attr.inert]="inert() ? '' : null"
-        [attr.aria-label]="name() + (done() ? ', answered' : '')"
+        [attr.aria-label]="done() ? t('{name}, answered', { name: name() }) : name()"
         (click)="unfold()"
       >
         <span>{{ done() ? '✓ ' : '' }}{{ label() || name() }}</span>
@@ -117,6 +118,7 @@ const STEP = 0.05;
   `,
 })
 export class LaidBox {
+  protected readonly t = saying();
   /** What stands on the place: context `{ $implicit: whether it is laid on the picture, and not in the panel }`. */
   readonly content = input.required<TemplateRef<{ $implicit: boolean }>>();
   /** What the button and the panel are called. */

@@ -12,6 +12,7 @@ import { type Answer, answerIsEmpty, type LearnerBlock, type LearnerPackage } fr
 import { DESK_WIDTH, OnPicture } from '../on-picture';
 import { LaidBox } from './laid-box';
 import { LearnerBlockView } from './learner-block';
+import { saying } from '../say/say';
 
 type LearnerPage = LearnerPackage['pages'][number];
 
@@ -90,6 +91,7 @@ type LearnerPage = LearnerPackage['pages'][number];
   `,
 })
 export class LaidPage {
+  protected readonly t = saying();
   readonly page = input.required<LearnerPage>();
   /** Whether a page over a picture is shown as on the desk, only smaller. */
   readonly shrink = input(false);
@@ -111,11 +113,11 @@ export class LaidPage {
   });
   protected nameOf(b: LearnerBlock): string {
     const n = this.numbers().get(b.id);
-    return n ? `Open question ${n}` : 'Open';
+    return n ? this.t('Open question {number}', { number: n }) : this.t('Open');
   }
   protected labelOf(b: LearnerBlock): string {
     const n = this.numbers().get(b.id);
-    return n ? `Open ${n}` : '';
+    return n ? this.t('Open {number}', { number: n }) : '';
   }
   protected isDone(b: LearnerBlock): boolean {
     return !answerIsEmpty(this.answers()[b.id]);

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { ANY_ANSWER, type Answer, type FlapAfter, type LearnerBlock, mayLift } from '@lorvet/core/desk';
 import { DESK_PARTS } from './registry';
 import { SheetContext } from './sheet-context';
+import { saying } from '../say/say';
 
 /** One block as a learner sees it: the question's words, its hint when asked for, and the form of its kind. */
 @Component({
@@ -20,9 +21,9 @@ import { SheetContext } from './sheet-context';
     }
     @if (!bare() && hint()) {
       @if (hintOpen() || paper()) {
-        <p class="hint" role="status">{{ paper() ? 'A hint: ' : '' }}{{ hint() }}</p>
+        <p class="hint" role="status">{{ paper() ? t('A hint: {words}', { words: hint() ?? '' }) : hint() }}</p>
       } @else {
-        <button class="btn quiet" type="button" (click)="hintOpen.set(true)">A hint</button>
+        <button class="btn quiet" type="button" (click)="hintOpen.set(true)">{{ t('A hint') }}</button>
       }
     }
     <ng-container *ngComponentOutlet="part(); inputs: inputs()" />
@@ -32,11 +33,13 @@ import { SheetContext } from './sheet-context';
       } @else {
         <button class="btn quiet" type="button" [disabled]="!mayLift()" (click)="lift()">
           {{
-            mayLift()
-              ? 'Lift the flap to check'
-              : after.submitted
-                ? 'Submit first, then lift the flap'
-                : 'Answer first, then lift the flap'
+            t(
+              mayLift()
+                ? 'Lift the flap to check'
+                : after.submitted
+                  ? 'Submit first, then lift the flap'
+                  : 'Answer first, then lift the flap'
+            )
           }}
         </button>
       }
@@ -59,7 +62,7 @@ import { SheetContext } from './sheet-context';
     .hint {
       margin: 6px 0;
       padding: 6px 12px;
-      border-left: 4px solid var(--ochre);
+      border-inline-start: 4px solid var(--ochre);
       background: var(--ochre-soft);
     }
     .btn {
@@ -70,6 +73,7 @@ import { SheetContext } from './sheet-context';
   `,
 })
 export class LearnerBlockView {
+  protected readonly t = saying();
   readonly block = input.required<LearnerBlock>();
   readonly answer = input<Answer>();
   readonly locked = input(false);
@@ -119,6 +123,6 @@ export class LearnerBlockView {
   protected async lift(): Promise<void> {
     const b = this.block();
     const words = 'flap' in b && typeof b.flap === 'string' ? b.flap : await this.under()?.(b.id);
-    this.lifted.set(words ?? 'Your teacher has it.');
+    this.lifted.set(words ?? this.t('Your teacher has it.'));
   }
 }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { shownAsset } from '../shown-asset';
+import { saying } from '../say/say';
 
 /** A kept sound or video, to be played. Nothing plays by itself. */
 @Component({
@@ -13,7 +14,7 @@ import { shownAsset } from '../shown-asset';
         <video controls preload="metadata" [src]="src" [attr.aria-label]="label()"></video>
       }
     } @else if (url() === null) {
-      <p class="small">{{ assetId() ? 'This recording is not in this browser.' : 'No recording yet.' }}</p>
+      <p class="small">{{ t(assetId() ? 'This recording is not in this browser.' : 'No recording yet.') }}</p>
     }
   `,
   styles: `
@@ -36,6 +37,7 @@ import { shownAsset } from '../shown-asset';
   `,
 })
 export class Media {
+  protected readonly t = saying();
   readonly assetId = input.required<string>();
   readonly what = input.required<'sound' | 'video'>();
   readonly label = input('');

@@ -40,7 +40,7 @@ export abstract class MovingPart<B extends LearnerBlock> extends DeskPart<B> {
     const next = this.picked() === id ? null : id;
     this.picked.set(next);
     const piece = this.pickedPiece();
-    this.said.set(piece ? `${piece.text} is picked up. Choose where it goes.` : '');
+    this.said.set(piece ? this.t('{piece} is picked up. Choose where it goes.', { piece: piece.text }) : '');
   }
 
   /** A piece was pressed where it lies: another picked piece takes its place, else it is picked up itself. */
@@ -74,7 +74,11 @@ export abstract class MovingPart<B extends LearnerBlock> extends DeskPart<B> {
     );
     const placed = Object.fromEntries(placeId === TRAY ? rest : [...rest, [id, placeId]]);
     this.picked.set(null);
-    this.said.set(placeId === TRAY ? `${piece.text} is back.` : `${piece.text} is in ${this.placeName(placeId)}.`);
+    this.said.set(
+      placeId === TRAY
+        ? this.t('{piece} is back.', { piece: piece.text })
+        : this.t('{piece} is in {place}.', { piece: piece.text, place: this.placeName(placeId) }),
+    );
     this.moved(placed);
   }
 

@@ -1,10 +1,13 @@
 import { computed, Directive, inject, input, linkedSignal, signal } from '@angular/core';
 import { type Answer, answerSchema, type LearnerBlock, mostAt, textOf } from '@lorvet/core/desk';
+import { saying } from '../say/say';
 import { SheetContext } from './sheet-context';
 
 /** What every learner's form of a block is given. */
 @Directive()
 export abstract class DeskPart<B extends LearnerBlock> {
+  /** Says a text in the language of the desk. */
+  protected readonly t = saying();
   /** Whether it stands on paper: what is pressed or dragged on a screen is written there. */
   protected readonly paper = inject(SheetContext, { optional: true })?.paper.asReadonly() ?? signal(false).asReadonly();
   /** Letters that fit in an answer of one text, and in one of several places. */

@@ -14,6 +14,7 @@ import type Cropper from 'cropperjs';
 import { MOST_PIXELS, readPicture, type Taken } from '../../platform/files';
 import { Focused } from '../focused';
 import { shownAsset } from '../shown-asset';
+import { saying } from '../say/say';
 
 /** How far one press moves the picture, in px, and how much larger or smaller it becomes. */
 const STEP = { move: 20, zoom: 0.1 };
@@ -24,32 +25,36 @@ const STEP = { move: 20, zoom: 0.1 };
   imports: [Focused, LucideDynamicIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section role="group" aria-label="Change the photograph" lvFocused (keydown.escape)="closed.emit()">
+    <section role="group" [attr.aria-label]="t('Change the photograph')" lvFocused (keydown.escape)="closed.emit()">
       <div class="frame" [style.--light]="light() / 100">
         @if (url(); as src) {
-          <img #picture [src]="src" alt="The photograph that is changed" (load)="begin()" />
+          <img #picture [src]="src" [alt]="t('The photograph that is changed')" (load)="begin()" />
         }
       </div>
-      <div class="row" role="group" aria-label="Turn and size">
-        <button class="btn" type="button" (click)="turn(-90)"><svg lucideIcon="undo-2"></svg>Turn left</button>
-        <button class="btn" type="button" (click)="turn(90)"><svg lucideIcon="redo-2"></svg>Turn right</button>
-        <button class="btn" type="button" (click)="cropper?.zoom(STEP.zoom)">Larger</button>
-        <button class="btn" type="button" (click)="cropper?.zoom(-STEP.zoom)">Smaller</button>
-        <button class="btn" type="button" aria-label="Move left" (click)="cropper?.move(-STEP.move, 0)">
+      <div class="row" role="group" [attr.aria-label]="t('Turn and size')">
+        <button class="btn" type="button" (click)="turn(-90)">
+          <svg lucideIcon="undo-2"></svg>{{ t('Turn left') }}
+        </button>
+        <button class="btn" type="button" (click)="turn(90)">
+          <svg lucideIcon="redo-2"></svg>{{ t('Turn right') }}
+        </button>
+        <button class="btn" type="button" (click)="cropper?.zoom(STEP.zoom)">{{ t('Larger') }}</button>
+        <button class="btn" type="button" (click)="cropper?.zoom(-STEP.zoom)">{{ t('Smaller') }}</button>
+        <button class="btn" type="button" [attr.aria-label]="t('Move left')" (click)="cropper?.move(-STEP.move, 0)">
           <svg lucideIcon="arrow-left"></svg>
         </button>
-        <button class="btn" type="button" aria-label="Move right" (click)="cropper?.move(STEP.move, 0)">
+        <button class="btn" type="button" [attr.aria-label]="t('Move right')" (click)="cropper?.move(STEP.move, 0)">
           <svg lucideIcon="arrow-right"></svg>
         </button>
-        <button class="btn" type="button" aria-label="Move up" (click)="cropper?.move(0, -STEP.move)">
+        <button class="btn" type="button" [attr.aria-label]="t('Move up')" (click)="cropper?.move(0, -STEP.move)">
           <svg lucideIcon="arrow-up"></svg>
         </button>
-        <button class="btn" type="button" aria-label="Move down" (click)="cropper?.move(0, STEP.move)">
+        <button class="btn" type="button" [attr.aria-label]="t('Move down')" (click)="cropper?.move(0, STEP.move)">
           <svg lucideIcon="arrow-down"></svg>
         </button>
       </div>
       <label
-        >How bright
+        >{{ t('How bright') }}
         <input
           type="range"
           min="50"
@@ -59,13 +64,13 @@ const STEP = { move: 20, zoom: 0.1 };
           [value]="light()"
           (input)="light.set(bright.valueAsNumber)"
       /></label>
-      <p>Only what is in the frame is kept. Draw its corners to cut.</p>
+      <p>{{ t('Only what is in the frame is kept. Draw its corners to cut.') }}</p>
       @if (problem()) {
         <p role="alert">{{ problem() }}</p>
       }
       <div class="row">
-        <button class="btn main" type="button" (click)="keep()">Keep it so</button>
-        <button class="btn" type="button" (click)="closed.emit()">Leave it as it was</button>
+        <button class="btn main" type="button" (click)="keep()">{{ t('Keep it so') }}</button>
+        <button class="btn" type="button" (click)="closed.emit()">{{ t('Leave it as it was') }}</button>
       </div>
     </section>
   `,
@@ -120,6 +125,7 @@ const STEP = { move: 20, zoom: 0.1 };
   `,
 })
 export class PhotoEdit {
+  protected readonly t = saying();
   readonly assetId = input.required<string>();
   readonly kept = output<Exclude<Taken, { problem: string }>>();
   readonly closed = output();

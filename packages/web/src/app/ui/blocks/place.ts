@@ -2,6 +2,7 @@ import { CdkDrag, type CdkDragDrop, CdkDropList } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import type { Piece } from '@lorvet/core/desk';
 import { PieceButton } from './piece-button';
+import { saying } from '../say/say';
 
 /** A place with the pieces in it; while a piece is picked up it has a button to put it here. The tray is one too. */
 @Component({
@@ -35,17 +36,17 @@ import { PieceButton } from './piece-button';
         />
       } @empty {
         @if (tray()) {
-          <span class="small">All of them are placed.</span>
+          <span class="small">{{ t('All of them are placed.') }}</span>
         }
       }
       @if (picked() !== null && !holdsPicked()) {
         <button
           class="here"
           type="button"
-          [attr.aria-label]="tray() ? 'Put it back' : 'Put it in ' + name()"
+          [attr.aria-label]="tray() ? t('Put it back') : t('Put it in {place}', { place: name() })"
           (click)="put.emit(); $event.stopPropagation()"
         >
-          {{ tray() ? 'put back' : 'here' }}
+          {{ t(tray() ? 'put back' : 'here') }}
         </button>
       }
     </div>
@@ -84,6 +85,7 @@ import { PieceButton } from './piece-button';
   `,
 })
 export class Place {
+  protected readonly t = saying();
   readonly place = input.required<string>();
   readonly name = input('');
   readonly tray = input(false);

@@ -15,10 +15,10 @@ import { DeskPart, type LearnerBlockOf } from './part';
       <lv-media [assetId]="block().assetId" [what]="what()" [label]="block().title" />
     }
     @if (paper()) {
-      <p class="said">{{ block().transcript || 'A recording: hear it on the screen, or have it read to you.' }}</p>
+      <p class="said">{{ block().transcript || t('A recording: hear it on the screen, or have it read to you.') }}</p>
     } @else if (block().transcript) {
       <details>
-        <summary>What is said</summary>
+        <summary>{{ t('What is said') }}</summary>
         <p>{{ block().transcript }}</p>
       </details>
     }

@@ -57,7 +57,7 @@ import { readRich } from '@lorvet/core/rich';
     }
     ul,
     ol {
-      padding-left: 1.5em;
+      padding-inline-start: 1.5em;
     }
     ul {
       list-style: disc;

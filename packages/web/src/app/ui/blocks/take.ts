@@ -14,6 +14,7 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { Devices, stop } from '../../platform/devices';
 import { readMedia, readPicture, type Taken } from '../../platform/files';
 import type { KeptAsset } from '../../platform/storage/kept-asset';
+import { saying } from '../say/say';
 
 /** Longest recording, in seconds. */
 const MOST_SECONDS = 180;
@@ -25,31 +26,41 @@ const MOST_SECONDS = 180;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (devices.standIn()) {
-      <p class="stand-in">Stand-in {{ device() }}: not a real one. It is for trying out.</p>
+      <p class="stand-in">
+        {{
+          t(
+            what() === 'voice'
+              ? 'Stand-in microphone: not a real one. It is for trying out.'
+              : 'Stand-in camera: not a real one. It is for trying out.'
+          )
+        }}
+      </p>
     }
     @if (stream()) {
       @if (what() !== 'voice') {
-        <video #view autoplay muted playsinline aria-label="What the camera sees"></video>
+        <video #view autoplay muted playsinline [attr.aria-label]="t('What the camera sees')"></video>
       }
       <div class="row">
         @if (what() === 'photo') {
           <button class="btn main" type="button" (click)="shoot()">
-            <svg lucideIcon="camera"></svg>Take the photograph
+            <svg lucideIcon="camera"></svg>{{ t('Take the photograph') }}
           </button>
         } @else {
-          <button class="btn main" type="button" (click)="end()"><svg lucideIcon="square"></svg>Stop recording</button>
+          <button class="btn main" type="button" (click)="end()">
+            <svg lucideIcon="square"></svg>{{ t('Stop recording') }}
+          </button>
           <span role="timer">{{ seconds() }} s</span>
         }
-        <button class="btn" type="button" (click)="close()">Cancel</button>
+        <button class="btn" type="button" (click)="close()">{{ t('Cancel') }}</button>
       </div>
     } @else {
       <div class="row">
         <button class="btn" type="button" (click)="open()">
           <svg [lucideIcon]="what() === 'photo' ? 'camera' : what() === 'voice' ? 'mic' : 'video'"></svg
-          >{{ words().open }}
+          >{{ t(words().open) }}
         </button>
         <label class="btn"
-          ><svg lucideIcon="upload"></svg>{{ words().file }}
+          ><svg lucideIcon="upload"></svg>{{ t(words().file) }}
           <input #f class="sr" type="file" [accept]="words().accept" (change)="fromFile(f.files?.[0]); f.value = ''"
         /></label>
       </div>
@@ -85,7 +96,7 @@ const MOST_SECONDS = 180;
     }
     .problem {
       padding: 8px 14px;
-      border-left: 5px solid var(--madder);
+      border-inline-start: 5px solid var(--madder);
       background: var(--madder-soft);
     }
     label:focus-within {
@@ -99,6 +110,7 @@ const MOST_SECONDS = 180;
   `,
 })
 export class Take {
+  protected readonly t = saying();
   readonly what = input.required<'photo' | 'voice' | 'video'>();
   readonly taken = output<KeptAsset>();
   protected readonly devices = inject(Devices);
@@ -108,11 +120,13 @@ export class Take {
   protected readonly device = computed(() => (this.what() === 'voice' ? 'microphone' : 'camera'));
   protected readonly words = computed(
     () =>
-      ({
-        photo: { open: 'Use the camera', file: 'A picture file', accept: 'image/*' },
-        voice: { open: 'Record', file: 'A sound file', accept: 'audio/*' },
-        video: { open: 'Record a video', file: 'A video file', accept: 'video/*' },
-      })[this.what()],
+      (
+        ({
+          photo: { open: 'Use the camera', file: 'A picture file', accept: 'image/*' },
+          voice: { open: 'Record', file: 'A sound file', accept: 'audio/*' },
+          video: { open: 'Record a video', file: 'A video file', accept: 'video/*' },
+        }) as const
+      )[this.what()],
   );
   private readonly view = viewChild<ElementRef<HTMLVideoElement>>('view');
   private recorder: MediaRecorder | null = null;
@@ -126,7 +140,7 @@ export class Take {
     this.problem.set('');
     const stream = await this.devices.open(this.device());
     if ('why' in stream) {
-      this.problem.set(stream.why);
+      this.problem.set(this.t(stream.why));
       return;
     }
     this.stream.set(stream);

@@ -11,9 +11,9 @@ import { Takes } from './takes';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@if (paper() && !given()) {
       @if (block().kind === 'photo') {
-        <p class="frame">Stick your photograph here, or draw it.</p>
+        <p class="frame">{{ t('Stick your photograph here, or draw it.') }}</p>
       } @else {
-        <p>Say it to somebody who writes it down:</p>
+        <p>{{ t('Say it to somebody who writes it down:') }}</p>
         <lv-ruled [lines]="4" />
       }
     } @else {

@@ -7,6 +7,7 @@ import { Media } from './media';
 import { PhotoEdit } from './photo-edit';
 import { Take } from './take';
 import type { KeptAsset } from '../../platform/storage/kept-asset';
+import { saying } from '../say/say';
 
 type Given = Extract<Answer, { kind: 'media' }>;
 
@@ -21,9 +22,9 @@ type Given = Extract<Answer, { kind: 'media' }>;
         @for (id of given().takes; track id; let i = $index) {
           <li [class.best]="id === given().best">
             @if (what() === 'photo') {
-              <lv-picture [assetId]="id" [alt]="'Try ' + (i + 1)" />
+              <lv-picture [assetId]="id" [alt]="t('Try {number}', { number: i + 1 })" />
             } @else {
-              <lv-media [assetId]="id" what="sound" [label]="'Try ' + (i + 1)" />
+              <lv-media [assetId]="id" what="sound" [label]="t('Try {number}', { number: i + 1 })" />
             }
             @if (!locked()) {
               <span class="row">
@@ -35,13 +36,17 @@ type Given = Extract<Answer, { kind: 'media' }>;
                       [checked]="id === given().best"
                       (change)="take({ kind: 'media', takes: [...given().takes], best: id })"
                     />
-                    the best</label
+                    {{ t('the best') }}</label
                   >
                 }
                 @if (what() === 'photo') {
-                  <button class="btn" type="button" (click)="changing.set(id)">Change try {{ i + 1 }}</button>
+                  <button class="btn" type="button" (click)="changing.set(id)">
+                    {{ t('Change try {number}', { number: i + 1 }) }}
+                  </button>
                 }
-                <button class="btn" type="button" (click)="drop(id)">Take away try {{ i + 1 }}</button>
+                <button class="btn" type="button" (click)="drop(id)">
+                  {{ t('Take away try {number}', { number: i + 1 }) }}
+                </button>
               </span>
             }
           </li>
@@ -57,10 +62,10 @@ type Given = Extract<Answer, { kind: 'media' }>;
       @if (given().takes.length < most()) {
         <lv-take [what]="what()" (taken)="add($event)" />
       } @else {
-        <p class="small">These are as many tries as fit. Take one away to try again.</p>
+        <p class="small">{{ t('These are as many tries as fit. Take one away to try again.') }}</p>
       }
     } @else if (!given().takes.length) {
-      <p class="small">{{ what() === 'photo' ? 'No photograph here.' : 'No recording here.' }}</p>
+      <p class="small">{{ t(what() === 'photo' ? 'No photograph here.' : 'No recording here.') }}</p>
     }
   `,
   styles: `
@@ -98,6 +103,7 @@ type Given = Extract<Answer, { kind: 'media' }>;
   `,
 })
 export class Takes {
+  protected readonly t = saying();
   readonly what = input.required<'photo' | 'voice'>();
   readonly most = input(3);
   readonly name = input('');

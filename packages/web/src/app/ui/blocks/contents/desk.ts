@@ -12,7 +12,7 @@ import { SheetContext } from '../sheet-context';
         @for (p of context?.pages() ?? []; track p.id; let i = $index) {
           <li>
             <button type="button" (click)="context?.sheet()?.turn(i)">
-              <span>{{ p.title || 'Page ' + (i + 1) }}</span><b>{{ i + 1 }}</b>
+              <span>{{ p.title || t('Page {number}', { number: i + 1 }) }}</span><b>{{ i + 1 }}</b>
             </button>
           </li>
         }
@@ -35,7 +35,7 @@ import { SheetContext } from '../sheet-context';
       border: 0;
       border-bottom: 1.5px dotted var(--line-strong);
       background: none;
-      text-align: left;
+      text-align: start;
       cursor: pointer;
     }
     button:hover {

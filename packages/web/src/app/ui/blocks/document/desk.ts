@@ -10,10 +10,11 @@ import { DeskPart, type LearnerBlockOf } from '../part';
   template: `
     @if (url(); as href) {
       <a class="btn" [href]="href" target="_blank" rel="noopener"
-        ><svg lucideIcon="file-input"></svg>Open {{ block().title || 'the document' }} (PDF)</a
+        ><svg lucideIcon="file-input"></svg
+        >{{ block().title ? t('Open {title} (PDF)', { title: block().title }) : t('Open the document (PDF)') }}</a
       >
     } @else if (url() === null) {
-      <p class="small">{{ block().assetId ? 'This document is not in this browser.' : 'No document yet.' }}</p>
+      <p class="small">{{ t(block().assetId ? 'This document is not in this browser.' : 'No document yet.') }}</p>
     }
   `,
   styles: `

@@ -4,7 +4,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
 @Component({
   selector: 'lv-family-note-desk',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<p class="for">For your family</p>
+  template: `<p class="for">{{ t('For your family') }}</p>
     <p>{{ block().text }}</p>`,
   styles: `
     :host {

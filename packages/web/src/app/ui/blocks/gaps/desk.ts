@@ -26,10 +26,10 @@ import { MovingPart } from '../moving';
               {{ p.text }}
             </button>
           } @empty {
-            <span class="small">All words are used.</span>
+            <span class="small">{{ t('All words are used.') }}</span>
           }
           @if (pickedPiece() && placedHas(picked()!)) {
-            <button class="here" type="button" (click)="put(TRAY)">Put it back</button>
+            <button class="here" type="button" (click)="put(TRAY)">{{ t('Put it back') }}</button>
           }
         </div>
       }
@@ -78,7 +78,7 @@ import { MovingPart } from '../moving';
                   [cdkDragDisabled]="locked()"
                   [disabled]="locked()"
                   [attr.aria-pressed]="picked() === p.id"
-                  [attr.aria-label]="p.text + ', in ' + s.name"
+                  [attr.aria-label]="t('{piece}, in {place}', { piece: p.text, place: s.name })"
                   (click)="picked() && picked() !== p.id ? put(s.gap) : pick(p.id)"
                 >
                   {{ p.text }}
@@ -88,7 +88,7 @@ import { MovingPart } from '../moving';
                   class="hole"
                   type="button"
                   [disabled]="locked()"
-                  [attr.aria-label]="s.name + ', empty'"
+                  [attr.aria-label]="t('{name}, empty', { name: s.name })"
                   (click)="put(s.gap)"
                 >
                   …
@@ -113,7 +113,7 @@ export class GapsDesk extends MovingPart<LearnerBlockOf<'gaps'>> {
     return gapParts(this.block().text, this.block().gaps).map((p) => {
       if ('text' in p) return { text: p.text, gap: null, name: '', choices: [] };
       const choices = this.block().gaps.find((g) => g.id === p.gap)?.choices ?? [];
-      return { text: '', gap: p.gap, name: `gap ${++n}`, choices };
+      return { text: '', gap: p.gap, name: this.t('gap {number}', { number: ++n }), choices };
     });
   });
 

@@ -9,15 +9,15 @@ import { DeskPart, type LearnerBlockOf } from '../part';
   template: `
     <p>{{ block().text }}</p>
     @if (block().recording; as r) {
-      <lv-media [assetId]="r.assetId" [what]="r.what" label="The instruction, to listen to" />
+      <lv-media [assetId]="r.assetId" [what]="r.what" [label]="t('The instruction, to listen to')" />
     }
   `,
   styles: `
     :host {
       display: grid;
       gap: 8px;
-      padding-left: 14px;
-      border-left: 4px solid var(--accent);
+      padding-inline-start: 14px;
+      border-inline-start: 4px solid var(--accent);
     }
     p {
       white-space: pre-wrap;

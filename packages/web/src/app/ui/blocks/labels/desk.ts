@@ -91,6 +91,6 @@ export class LabelsDesk extends MovingPart<LearnerBlockOf<'labels'>> {
     return this.block().labels;
   }
   protected placeName(id: string): string {
-    return `number ${this.block().spots.findIndex((s) => s.id === id) + 1}`;
+    return this.t('number {number}', { number: this.block().spots.findIndex((s) => s.id === id) + 1 });
   }
 }

@@ -9,13 +9,15 @@ import { DeskPart, type LearnerBlockOf } from '../part';
   template: `
     @if (address(); as a) {
       <a [href]="a.href" target="_blank" rel="noopener noreferrer external"
-        >{{ block().title || (block().what === 'video' ? 'A video' : 'A page')
-        }}<span class="sr"> (opens a new tab)</span></a
+        >{{ block().title || t(block().what === 'video' ? 'A video' : 'A page')
+        }}<span class="sr"> {{ t('(opens a new tab)') }}</span></a
       >
-      <span class="where">{{ block().what === 'video' ? 'video' : 'page' }} on {{ a.host }}</span>
+      <span class="where">{{
+        t(block().what === 'video' ? 'video on {host}' : 'page on {host}', { host: a.host })
+      }}</span>
       <span class="print">{{ a.href }}</span>
     } @else {
-      <p class="where">No address yet.</p>
+      <p class="where">{{ t('No address yet.') }}</p>
     }
   `,
   styles: `

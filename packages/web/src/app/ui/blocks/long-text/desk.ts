@@ -10,7 +10,7 @@ import { Ruled } from '../ruled';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (block().starters?.length) {
-      <div class="starters" role="group" aria-label="Beginnings you can use">
+      <div class="starters" role="group" [attr.aria-label]="t('Beginnings you can use')">
         @for (s of block().starters; track $index) {
           <button type="button" [disabled]="locked()" (click)="begin(s)">{{ s }} …</button>
         }

@@ -64,6 +64,6 @@ export class MatchingDesk extends MovingPart<LearnerBlockOf<'matching'>> {
     return this.block().right;
   }
   protected placeName(id: string): string {
-    return `the place beside ${this.block().left.find((l) => l.id === id)?.text ?? ''}`;
+    return this.t('the place beside {name}', { name: this.block().left.find((l) => l.id === id)?.text ?? '' });
   }
 }

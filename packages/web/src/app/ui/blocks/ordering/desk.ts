@@ -14,7 +14,7 @@ import { PieceFace } from '../piece-face';
       @for (e of entries(); track e.id; let i = $index; let first = $first; let last = $last) {
         <li cdkDrag [cdkDragDisabled]="locked()" [cdkDragData]="e.id">
           @if (paper() && !given()) {
-            <b class="box" aria-label="its number"></b>
+            <b class="box" [attr.aria-label]="t('its number')"></b>
           } @else {
             <b>{{ i + 1 }}</b>
           }
@@ -25,7 +25,7 @@ import { PieceFace } from '../piece-face';
                 type="button"
                 [disabled]="locked() || (m.by < 0 ? first : last)"
                 [attr.data-move]="e.id + ' ' + m.by"
-                [attr.aria-label]="m.says + ': ' + e.text"
+                [attr.aria-label]="t(m.says, { name: e.text })"
                 (click)="move(i, m.by)"
               >
                 <svg [lucideIcon]="m.icon"></svg>
@@ -36,7 +36,7 @@ import { PieceFace } from '../piece-face';
       }
     </ol>
     @if (!given() && !locked()) {
-      <button class="as" type="button" (click)="say(entries())">The order is right as it is</button>
+      <button class="as" type="button" (click)="say(entries())">{{ t('The order is right as it is') }}</button>
     }
     <p class="sr" role="status">{{ said() }}</p>
   `,
@@ -90,8 +90,8 @@ import { PieceFace } from '../piece-face';
 export class OrderingDesk extends DeskPart<LearnerBlockOf<'ordering'>> {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly moves = [
-    { by: -1, says: 'Move up', icon: 'arrow-up' },
-    { by: 1, says: 'Move down', icon: 'arrow-down' },
+    { by: -1, says: 'Move up: {name}', icon: 'arrow-up' },
+    { by: 1, says: 'Move down: {name}', icon: 'arrow-down' },
   ] as const;
   protected readonly said = signal('');
   protected readonly given = computed(() => {
@@ -111,7 +111,7 @@ export class OrderingDesk extends DeskPart<LearnerBlockOf<'ordering'>> {
     const [entry] = list.splice(at, 1);
     if (!entry) return;
     list.splice(at + by, 0, entry);
-    this.said.set(`${entry.text} is now number ${at + by + 1}.`);
+    this.said.set(this.t('{name} is now number {number}.', { name: entry.text, number: at + by + 1 }));
     this.say(list);
     // The row moved under the finger: the focus goes with it.
     setTimeout(() => {

@@ -18,7 +18,7 @@ import { Ruled } from '../ruled';
           [attr.aria-describedby]="labelledBy()"
           (change)="give({ kind: 'choice', chosen: done() ? [] : ['done'] })"
         />
-        I did this on paper
+        {{ t('I did this on paper') }}
       </label>
     }`,
   styleUrl: '../choice.css',

@@ -1,5 +1,6 @@
 import { type CdkDragDrop, DragDropModule } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { saying } from '../../say/say';
 
 /** Where counters lie that are on no cell. */
 const SUPPLY = '';
@@ -37,7 +38,7 @@ const DRAWN = 20;
                   type="button"
                   role="checkbox"
                   [attr.aria-checked]="has(c)"
-                  [attr.aria-label]="'Counter in cell ' + c.slice(1)"
+                  [attr.aria-label]="t('Counter in cell {number}', { number: c.slice(1) })"
                   [disabled]="locked()"
                   (click)="toggle(c)"
                 ></button>
@@ -56,7 +57,9 @@ const DRAWN = 20;
           cdkDropListSortingDisabled
           (cdkDropListDropped)="drop($event)"
         >
-          <button class="btn" type="button" [disabled]="locked() || !left()" (click)="add()">Put one on</button>
+          <button class="btn" type="button" [disabled]="locked() || !left()" (click)="add()">
+            {{ t('Put one on') }}
+          </button>
           @for (n of supply(); track n) {
             <i
               class="full"
@@ -68,16 +71,17 @@ const DRAWN = 20;
             ></i>
           }
           @if (left() > supply().length) {
-            <span>and {{ left() - supply().length }} more</span>
+            <span>{{ t('and {count} more', { count: left() - supply().length }) }}</span>
           }
         </div>
-        <p class="many" role="status">{{ filled().length }} counter{{ filled().length === 1 ? '' : 's' }}</p>
+        <p class="many" role="status">{{ t('{count} counters', { count: filled().length }) }}</p>
       }
     </div>
   `,
   styleUrl: './counters.css',
 })
 export class Counters {
+  protected readonly t = saying();
   /** The cells by frame, each by its id. */
   readonly frames = input.required<readonly (readonly string[])[]>();
   readonly filled = input.required<readonly string[]>();

@@ -139,6 +139,9 @@ export class PiecesDesk extends MovingPart<LearnerBlockOf<'pieces'>> {
     return this.marks().find((m) => m.id === id)?.many ?? false;
   }
   protected placeName(id: string): string {
-    return this.marks().find((m) => m.id === id)?.text ?? '';
+    const { board } = this.block();
+    const at = this.marks().findIndex((m) => m.id === id);
+    const isNamed = board.on !== 'picture' || !!board.places[at]?.text;
+    return isNamed ? (this.marks()[at]?.text ?? '') : this.t('Place {number}', { number: at + 1 });
   }
 }

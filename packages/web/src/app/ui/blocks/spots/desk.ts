@@ -29,9 +29,9 @@ const MOST_POINTS = mostAt(answerSchema, 'points');
       <span class="cross" aria-hidden="true" [style.left.%]="cross().x" [style.top.%]="cross().y"></span>
     </div>
     <div class="row" [hidden]="paper()">
-      <span class="small" id="spots-how">Press a spot. With keys: arrows move the cross, Enter marks.</span>
+      <span class="small" id="spots-how">{{ t('Press a spot. With keys: arrows move the cross, Enter marks.') }}</span>
       @if (points().length && !locked()) {
-        <button type="button" (click)="drop()">Take the last mark back</button>
+        <button type="button" (click)="drop()">{{ t('Take the last mark back') }}</button>
       }
     </div>
     <p class="small" role="status">{{ said() }}</p>
@@ -123,7 +123,7 @@ export class SpotsDesk extends DeskPart<LearnerBlockOf<'spots'>> {
       const clamp = (n: number) => Math.min(100, Math.max(0, n));
       const { x, y } = this.cross();
       this.cross.set({ x: clamp(x + move[0]), y: clamp(y + move[1]) });
-      this.said.set(`${Math.round(this.cross().x)} across, ${Math.round(this.cross().y)} down`);
+      this.said.set(this.t('{x} across, {y} down', { x: Math.round(this.cross().x), y: Math.round(this.cross().y) }));
     } else if (event.key === 'Enter' || event.key === ' ') this.mark(this.cross());
     else if (event.key === 'Backspace') this.drop();
     else return;
@@ -133,14 +133,14 @@ export class SpotsDesk extends DeskPart<LearnerBlockOf<'spots'>> {
   protected drop(): void {
     if (this.locked()) return;
     this.give({ kind: 'points', points: this.points().slice(0, -1) });
-    this.said.set('The last mark is gone.');
+    this.said.set(this.t('The last mark is gone.'));
   }
 
   private mark(p: Point): void {
     if (this.locked()) return;
-    if (this.points().length >= MOST_POINTS) return this.said.set('There is no room for more marks.');
+    if (this.points().length >= MOST_POINTS) return this.said.set(this.t('There is no room for more marks.'));
     const within = (n: number) => Math.round(Math.min(100, Math.max(0, n)) * 10) / 10;
     this.give({ kind: 'points', points: [...this.points(), { x: within(p.x), y: within(p.y) }] });
-    this.said.set(`Mark ${this.points().length + 1} is set.`);
+    this.said.set(this.t('Mark {number} is set.', { number: this.points().length + 1 }));
   }
 }

@@ -26,7 +26,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
                       autocomplete="off"
                       spellcheck="false"
                       #f
-                      [attr.aria-label]="'Row ' + (i + 1) + ', ' + (block().columns[k]?.text || 'column ' + (k + 1))"
+                      [attr.aria-label]="cellName(i, k)"
                       [maxLength]="mostValue"
                       [value]="values()[c.id] ?? ''"
                       [disabled]="locked()"
@@ -50,6 +50,13 @@ export class TableFillDesk extends DeskPart<LearnerBlockOf<'table-fill'>> {
     const answer = this.answer();
     return answer ? valuesOf(answer) : {};
   });
+
+  protected cellName(row: number, column: number): string {
+    const named = this.block().columns[column]?.text;
+    return named
+      ? this.t('Row {number}, {name}', { number: row + 1, name: named })
+      : this.t('Row {number}, column {column}', { number: row + 1, column: column + 1 });
+  }
 
   protected set(cell: string, value: string): void {
     this.give({ kind: 'values', values: { ...this.values(), [cell]: value } });

@@ -5,7 +5,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
   selector: 'lv-table-desk',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="scroll" tabindex="0" role="region" [attr.aria-label]="block().caption || 'Table'">
+    <div class="scroll" tabindex="0" role="region" [attr.aria-label]="block().caption || t('Table')">
       <table>
         @if (block().caption) {
           <caption>

@@ -25,7 +25,7 @@ import { DeskPart, type LearnerBlockOf } from '../part';
     }
     ol {
       list-style: decimal;
-      padding-left: 1.6em;
+      padding-inline-start: 1.6em;
     }
     li {
       white-space: pre-wrap;
