@@ -7,6 +7,7 @@ export * from './activity/block';
 export * from './activity/blocks';
 export { gapParts, type GapPart, type Gap } from './activity/blocks/gaps';
 export { safeAddress } from './activity/blocks/link';
+export { stepPressed, stepsTicked, weeksTicked } from './activity/blocks/steps';
 export { type Board, type PiecePlace, placesOfBoard } from './activity/blocks/pieces';
 export * from './activity/family';
 export * from './activity/geometry';

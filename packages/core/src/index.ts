@@ -107,7 +107,7 @@ export {
   type UpkeepReport,
   waits,
 } from './upkeep/upkeep';
-export { markItem, markThatCounts } from './work/mark-item';
+export { markItem, marksToRelease, markThatCounts } from './work/mark-item';
 export { plainWords } from './work/match-words';
 export { readNumber } from './work/read-number';
 export * from './keep/heads';

@@ -1,4 +1,5 @@
 import { comfortSchema, toolsSchema } from '../learners/comfort';
+import { releasedMarkSchema } from '../work/copy';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
@@ -8,7 +9,7 @@ import { laterBy, type LearnerDates } from './dates';
 import { type Given, type Companion, type HandOut, handOutKindSchema, type Place, wayToGiveSchema } from './hand-out';
 import { type LearnerSheet, ownForLearner } from './learner-sheet';
 
-/** What the teacher said to a learner about one piece of work: never a mark by item, never another learner's. */
+/** What the teacher said to a learner about one piece of work: never another learner's. */
 export const saidSchema = z.strictObject({
   /** By the number of the go. */
   decisions: z.record(z.string(), z.enum(['another go', 'complete'])),
@@ -16,9 +17,13 @@ export const saidSchema = z.strictObject({
   comments: z.record(z.string(), z.string()),
   /** Numbers of the goes that the teacher has begun to mark: they cannot be taken back any more. */
   begun: z.array(z.number().int()).default([]),
+  /** The go that the words and marks are about; 0 where none was decided on. */
+  go: z.number().int().default(0),
+  /** The marks of that go, by item. */
+  marks: z.record(z.string(), releasedMarkSchema).default({}),
 });
 export type Said = z.infer<typeof saidSchema>;
-export const NOTHING_SAID: Said = { decisions: {}, comment: '', comments: {}, begun: [] };
+export const NOTHING_SAID: Said = { decisions: {}, comment: '', comments: {}, begun: [], go: 0, marks: {} };
 
 /** Further material as a learner may see it. */
 export const slippedCompanionSchema = z.strictObject({

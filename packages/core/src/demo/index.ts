@@ -19,7 +19,7 @@ import { market } from './market';
 import { MARKET, TILL_SHEET } from './market-pictures';
 import { BUS_STOP, PUNCTURE, ROCK_POOL, TYRE_LEVER } from './pictures';
 import { correctedRockPool, rockPool } from './rock-pool';
-import { copiesOf, markingsOf } from './survey-work';
+import { copiesOf, markingsOf, withReleased } from './survey-work';
 import { HARBOUR_VOICE } from './voice';
 
 function asset(name: string, mime: Asset['mime'], bytes: Uint8Array): Asset {
@@ -150,7 +150,7 @@ export function demoWorkspace(nowMs: number): Workspace {
     handOuts: byId([given.handOut, onBus.handOut, atMarket.handOut, bikePlan]),
     frozen: byId([...given.frozen, ...onBus.frozen, ...atMarket.frozen]),
     copies: byId(copies),
-    markings: byId(markingsOf(copies, clock)),
+    markings: byId(markingsOf(copies, clock).map((m) => withReleased(m, copies, given.handOut, byId(given.frozen)))),
     assets: byId(assets),
     templates: {},
     objectives: {},

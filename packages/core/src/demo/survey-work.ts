@@ -1,7 +1,11 @@
+import { blocksOf } from '../activity/activity';
 import type { Id } from '../activity/block';
-import type { HandOut } from '../assign/hand-out';
+import { isItem } from '../activity/blocks';
+import type { FrozenById } from '../assign/frozen';
+import { frozenFor, type HandOut } from '../assign/hand-out';
 import type { Answer } from '../work/answer';
 import { type Copy, copyIdOf, emptyResponse, type Marking } from '../work/copy';
+import { marksToRelease } from '../work/mark-item';
 import type { Clock } from './build';
 
 /** "c:2" chooses option 2, "c:1,3" two of them; anything else is typed. */
@@ -222,4 +226,19 @@ export function markingsOf(copies: readonly Copy[], clock: Clock): Marking[] {
     }),
     ...say('wilmot', { decision: null, decidedAt: null, marks: { 'rp-q9': { verdict: 'partly', points: 1 } } }),
   ];
+}
+
+/** A marking whose decided goes have given their marks to the learner. */
+export function withReleased(m: Marking, copies: readonly Copy[], handOut: HandOut, known: FrozenById): Marking {
+  const copy = copies.find((c) => c.id === m.copyId);
+  const frozen = copy && frozenFor(handOut, known, copy.learnerId);
+  if (!copy || !frozen) return m;
+  const items = [...blocksOf(frozen.content)].flatMap(({ block }) => (isItem(block) ? [block] : []));
+  return {
+    ...m,
+    responses: m.responses.map((r) => {
+      const answers = copy.goes.find((g) => g.n === r.go)?.answers ?? {};
+      return r.decision ? { ...r, released: marksToRelease(items, answers, r) } : r;
+    }),
+  };
 }

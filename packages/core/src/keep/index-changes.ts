@@ -10,8 +10,8 @@ import type { Comfort, Tools } from '../learners/comfort';
 import type { Learner } from '../learners/learner';
 import { EXTRA_TIME } from '../learners/supports';
 import type { SchoolClass } from '../learners/people';
-import { type Copy, saidOf } from '../work/copy';
-import { type RecordChange, workPatches } from './work-changes';
+import { type Copy, decisionsOf, saidOf } from '../work/copy';
+import { decidedOn, type RecordChange, workPatches } from './work-changes';
 import { type CollectionName, COLLECTIONS, emptyIndex, isRemoved, listOf } from '../collections';
 import type { Workspace } from '../workspace';
 import { type HandOutHead, holdersOf } from './head-parts';
@@ -23,9 +23,14 @@ type Known = { readonly [C in Exclude<CollectionName, 'assets'>]: Workspace[C] }
 
 /**
  * What changes of records ask of the index. `w` is what is known after the changes: it must hold the records that the
- * changed ones speak of (the hand-out and the frozen activities of what was given, the marking of a copy).
+ * changed ones speak of (the hand-out and the frozen activities of what was given, the marking of a copy). `index` is
+ * what is known of it before.
  */
-export function indexChanges(changes: readonly RecordChange[], w: Known): IndexPatch[] {
+export function indexChanges(
+  changes: readonly RecordChange[],
+  w: Known,
+  index: Pick<Index, 'slips'> = { slips: {} },
+): IndexPatch[] {
   const out: IndexPatch[] = [];
   const was = new Map(changes.map((c) => [`${c.collection}/${c.id}`, c.before]));
   const before = <T>(collection: CollectionName, id: string, now: T | undefined): T | undefined => {
@@ -145,7 +150,12 @@ export function indexChanges(changes: readonly RecordChange[], w: Known): IndexP
     }
     if (!now) out.push(...[...goneFrom(then)].map((l): IndexPatch => ({ in: 'states', id, set: { [l]: null } })));
   }
-  out.push(...workPatches(copies, (id) => before<Copy>('copies', id, undefined), w));
+  // Where the marking is not at hand, as at the desk, what was decided stands on the slip.
+  const decided = (copy: Copy) =>
+    was.has(`markings/${copy.id}`) || copy.id in w.markings
+      ? decisionsOf(w.markings[copy.id])
+      : decidedOn(index.slips, copy);
+  out.push(...workPatches(copies, (id) => before<Copy>('copies', id, undefined), decided, w));
   for (const id of copies) {
     const marking = w.markings[id];
     const known = (w.copies[id] as Copy | undefined) ?? before<Copy>('copies', id, undefined);

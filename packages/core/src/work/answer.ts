@@ -1,7 +1,8 @@
 import type { FlapAfter } from '../activity/block';
 import { z } from '../zod';
 
-const id = z.string().max(64);
+// A step of a week is its id and the week's Monday.
+const id = z.string().max(80);
 /** A place on a picture or a page, in hundredths of its width and height from the top left. */
 export const pointSchema = z.object({ x: z.number().min(-1).max(101), y: z.number().min(-1).max(101) });
 export type Point = z.infer<typeof pointSchema>;

@@ -64,6 +64,14 @@ export const markSchema = z.object({
 });
 export type Mark = z.infer<typeof markSchema>;
 
+/** A mark as the learner is given it: the teacher's own, or the computed one that the teacher let stand. Points up to `outOf`. */
+export const releasedMarkSchema = z.strictObject({
+  verdict: verdictSchema,
+  points: z.number().min(0),
+  outOf: z.number().min(0),
+});
+export type ReleasedMark = z.infer<typeof releasedMarkSchema>;
+
 /** What the teacher says to one go. */
 export const responseSchema = z.object({
   go: z.number().int().min(1),
@@ -73,6 +81,8 @@ export const responseSchema = z.object({
   comment: z.string().max(2000),
   decision: z.enum(['another go', 'complete']).nullable(),
   decidedAt: z.string().nullable(),
+  /** The marks by item as they were when the teacher decided: they go to the learner. */
+  released: z.record(z.string(), releasedMarkSchema).optional(),
 });
 export type Response = z.infer<typeof responseSchema>;
 
@@ -103,12 +113,14 @@ export type Decisions = Readonly<Record<string, 'another go' | 'complete'>>;
 export const decisionsOf = (marking: Marking | undefined): Decisions =>
   Object.fromEntries((marking?.responses ?? []).flatMap((r) => (r.decision ? [[`${r.go}`, r.decision] as const] : [])));
 
-/** What of a marking is for the learner: the decisions, and the words to the last go that was decided on. */
+/** What of a marking is for the learner: the decisions, and the words and marks to the last go that was decided on. */
 export function saidOf(marking: Marking): {
   decisions: Record<string, 'another go' | 'complete'>;
   comment: string;
   comments: Record<string, string>;
   begun: number[];
+  go: number;
+  marks: Record<string, ReleasedMark>;
 } {
   const last = [...marking.responses].reverse().find((r) => r.decision !== null);
   return {
@@ -116,6 +128,8 @@ export function saidOf(marking: Marking): {
     comment: last?.comment ?? '',
     comments: { ...last?.comments },
     begun: marking.responses.filter(hasBegun).map((r) => r.go),
+    go: last?.go ?? 0,
+    marks: { ...last?.released },
   };
 }
 

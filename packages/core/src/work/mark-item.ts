@@ -1,6 +1,6 @@
 import { type ItemBlock, itemRules } from '../activity/blocks';
 import type { Answer, ItemMark } from './answer';
-import type { Response } from './copy';
+import type { ReleasedMark, Response } from './copy';
 
 /** Marks one answer by the item's own rule; what a rule cannot judge is left to the teacher. */
 export function markItem(item: ItemBlock, answer: Answer | undefined): ItemMark {
@@ -21,3 +21,16 @@ export function markThatCounts(
     return { verdict: own.verdict, points: own.points, outOf: item.points, why: 'Marked by you.', byTeacher: true };
   return { ...markItem(item, answer), byTeacher: false };
 }
+
+/** The marks that count, by item, as they go to the learner when the teacher has decided. */
+export const marksToRelease = (
+  items: readonly ItemBlock[],
+  answers: Readonly<Record<string, Answer>>,
+  response: Response | undefined,
+): Record<string, ReleasedMark> =>
+  Object.fromEntries(
+    items.map((item) => {
+      const { verdict, points, outOf } = markThatCounts(item, answers[item.id], response);
+      return [item.id, { verdict, points, outOf }];
+    }),
+  );

@@ -9,6 +9,7 @@ import {
   mayTakeBack,
   openGo,
   packageOf,
+  type Said,
   PLAIN_COMFORT,
   type Slipped,
   stateNow,
@@ -63,6 +64,11 @@ export interface DeskSheetWork {
   /** What the teacher said to the last go that was answered. */
   readonly comment: string;
   readonly comments: Readonly<Record<string, string>>;
+  /** The marks by item that the teacher gave the go that is shown; and those of the last go that was marked. */
+  readonly marks: Said['marks'];
+  readonly lastMarks: Said['marks'];
+  /** What was answered to each item in the go before; empty where this is the first, or an earlier one is looked at. */
+  readonly before: Copy['goes'][number]['answers'];
   /** The answers by question, once they are out and the work is done. */
   readonly keys: Readonly<Record<string, string>>;
 }
@@ -184,7 +190,7 @@ export class DeskSession {
     const copy = this.store.copies()[id];
     const { state } = this.deskWork(handOutId, work);
     if (state === 'not open yet') return undefined;
-    const { decisions, comment, comments } = work.said;
+    const { decisions } = work.said;
     const last = copy?.goes.at(-1);
     const earlier = copy?.goes.find((g) => g.n === look && g !== last);
     const open = openGo(copy, decisions, work.goes ?? undefined);
@@ -220,8 +226,8 @@ export class DeskSession {
       left: copy?.at ?? '',
       aside: typeof open === 'object' && !isClosed ? [...(open.aside ?? [])].reverse() : [],
       mayTakeBack: !isClosed && !earlier && state === 'submitted' && mayTakeBack(copy, work.said.begun),
-      comment: earlier ? '' : comment,
-      comments: earlier ? {} : comments,
+      ...this.saidTo(work, go, !earlier),
+      before: earlier ? {} : (copy?.goes.at(-2)?.answers ?? {}),
       keys: this.keysTo(work, isClosed || state === 'submitted' || state === 'complete'),
     };
   }
@@ -235,6 +241,21 @@ export class DeskSession {
       const under = this.store.index().flaps[work.sheet]?.under ?? {};
       return Object.hasOwn(under, blockId) ? under[blockId] : undefined;
     });
+  }
+
+  /** What the teacher said: to the last go too while it is gone over again; marks once they are out. */
+  private saidTo(
+    { said, answersAt }: Slipped,
+    go: number,
+    isLast: boolean,
+  ): Pick<DeskSheetWork, 'comment' | 'comments' | 'marks' | 'lastMarks'> {
+    const isAbout = said.go === go;
+    const isOut = answersAt === null || answersAt <= this.clock.minute();
+    const lastMarks = isOut && (isAbout || isLast) ? said.marks : {};
+    const marks = isAbout ? lastMarks : {};
+    return isAbout || isLast
+      ? { comment: said.comment, comments: said.comments, marks, lastMarks }
+      : { comment: '', comments: {}, marks, lastMarks };
   }
 
   /** The answers, once they are out, for who is done. */

@@ -21,6 +21,7 @@ import {
   MOST_ASIDE,
   oneByOne,
   PLAIN_COMFORT,
+  type Said,
   type Tools,
   type Used,
   questionNumbers,
@@ -41,6 +42,9 @@ import { AnswerHistory } from './answer-history';
 import { ComfortSettings } from './comfort/comfort-settings';
 import { comfortSays, comfortStyle, withPrint } from './comfort/comfort-style';
 import { HomeText } from './reading/home-text';
+import { GoBefore } from './go-before';
+import { MarkOf } from './mark-of';
+import { WentWell } from './went-well';
 import { Reader } from './reading/reader';
 import { Reading } from './reading/reading';
 import { Ruler } from './reading/ruler';
@@ -60,15 +64,18 @@ const FIELDS =
     ComfortSettings,
     Companions,
     Focused,
+    GoBefore,
     HomeText,
     InSight,
     LaidPage,
     LucideDynamicIcon,
+    MarkOf,
     PageMarkView,
     PaperSheet,
     Reading,
     Ruler,
     SwatchMark,
+    WentWell,
   ],
   providers: [Reader, SheetContext, Use],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -112,6 +119,11 @@ export class SheetView {
   /** What stands under the flap of a block. */
   readonly under = input<(blockId: string) => Promise<string | undefined>>();
   readonly comments = input<Readonly<Record<string, string>>>({});
+  /** The marks by question of what is shown, and of the last go that was marked. */
+  readonly marks = input<Said['marks']>({});
+  readonly lastMarks = input<Said['marks']>({});
+  /** What was answered in the go before. */
+  readonly before = input<Readonly<Record<string, Answer>>>({});
   /** The answers by question, once they are out. */
   readonly keys = input<Readonly<Record<string, string>>>({});
   readonly answered = output<{ id: string; answer: Answer }>();
@@ -154,6 +166,10 @@ export class SheetView {
   protected readonly at = signal(0);
   protected readonly comfortOpen = signal(false);
   protected readonly asking = signal(false);
+  /** Whether the go before stands beside the answers. */
+  protected readonly besideBefore = signal(false);
+  protected readonly hasBefore = computed(() => Object.values(this.before()).some((a) => !answerIsEmpty(a)));
+  protected readonly hasMarks = computed(() => Object.keys(this.lastMarks()).length > 0);
   /** Whether the page is shown in the language at home beside it. */
   protected readonly homeOpen = signal(false);
   protected readonly homeButton = viewChild<ElementRef<HTMLElement>>('homeButton');
@@ -359,6 +375,11 @@ export class SheetView {
   protected notAfresh(): void {
     this.askingAfresh.set(false);
     this.onceDrawn(() => this.afreshButton()?.nativeElement.focus());
+  }
+
+  protected toItem(id: string): void {
+    const page = this.items().find((x) => x.id === id)?.page;
+    if (page !== undefined) this.toQuestion({ id, page });
   }
 
   /** Leads to a question that is empty: into what is answered first in it. */

@@ -138,6 +138,42 @@ describe('a sheet at the desk', () => {
     expect(await place.has(ButtonHarness, 'Take it back')).toBe(false);
   });
 
+  it('says first what went well, then the teacher’s words, then what is left; points only for who asks', async () => {
+    await open('l-tamsin');
+    expect(place.text).toContain('Your teacher asks for another go.');
+    const well = place.fixture.nativeElement.querySelector('lv-went-well') as HTMLElement;
+    const says = well.innerText ?? well.textContent ?? '';
+    const order = [
+      'What went well',
+      'questions are right',
+      'Your teacher says',
+      'Have another look at',
+      'How many points',
+    ];
+    expect(order.map((words) => says.indexOf(words))).toEqual(
+      order.map((words) => says.indexOf(words)).toSorted((a, b) => a - b),
+    );
+    expect(says.indexOf('What went well')).toBeGreaterThanOrEqual(0);
+    expect(well.querySelector('details')?.open).toBe(false);
+    expect(place.fixture.nativeElement.querySelectorAll('lv-mark-of .right').length).toBeGreaterThan(0);
+    // A question that is left is one press away.
+    await place.press('Question 5');
+    expect(place.text).toContain('page 2 of');
+  });
+
+  it('shows no marks before they come out', async () => {
+    sessionStorage.setItem('lorvet-desk', 'l-tamsin');
+    place = await DemoPlace.open(DeskSheet, {
+      inputs: { handOutId: 'h-survey' },
+      change: (w) => {
+        const h = w.handOuts['h-survey'];
+        return h ? { ...w, handOuts: { ...w.handOuts, [h.id]: { ...h, answersAt: '2026-12-01T09:00' } } } : w;
+      },
+    });
+    expect(place.text).toContain('Your teacher says');
+    expect(place.text).not.toMatch(/What went well|Not yet right/);
+  });
+
   it('begins another go with what was written where the teacher asks for it; the earlier one can be looked at', async () => {
     await open('l-ysolde');
     const [first] = goes('l-ysolde');
@@ -154,6 +190,11 @@ describe('a sheet at the desk', () => {
     await place.press('Begin another go');
     expect(goes('l-ysolde')).toHaveLength(2);
     expect(goes('l-ysolde')[1]?.answers).toEqual(first?.answers);
+    await place.press('Show what I answered before');
+    expect(
+      place.fixture.nativeElement.querySelectorAll('lv-go-before :is(input, textarea):not(:disabled)'),
+    ).toHaveLength(0);
+    expect(place.fixture.nativeElement.querySelectorAll('lv-go-before').length).toBeGreaterThan(0);
     await place.press('Go 1');
     expect(place.text).toContain('Go 1, to look at');
     expect(goes('l-ysolde')[0]).toEqual(first);

@@ -3,6 +3,7 @@ import {
   broughtBack,
   copyIdOf,
   emptyResponse,
+  marksToRelease,
   type Go,
   type HandOut,
   type ItemBlock,
@@ -35,7 +36,7 @@ export class Answering {
     const given =
       points !== undefined && Number.isFinite(points) ? Math.max(0, Math.min(item.points, points)) : proposed;
     const marks = { ...(row.response ?? emptyResponse(1)).marks, [item.id]: { verdict, points: given } };
-    this.respond({ marks }, 'mark');
+    this.respond(this.marked(marks), 'mark');
   }
 
   setPoints(item: ItemBlock, points: number): void {
@@ -45,7 +46,7 @@ export class Answering {
 
   unmark(item: ItemBlock): void {
     const { [item.id]: _, ...marks } = this.row()?.response?.marks ?? {};
-    this.respond({ marks }, 'take a mark back');
+    this.respond(this.marked(marks), 'take a mark back');
   }
 
   commentOn(item: ItemBlock, text: string): void {
@@ -62,7 +63,7 @@ export class Answering {
     const row = this.row();
     if (!row?.go) return false;
     this.respond(
-      { decision, decidedAt: this.clock.iso() },
+      { decision, decidedAt: this.clock.iso(), released: this.released(row.response?.marks ?? {}) },
       decision === 'complete' ? 'complete' : 'ask for another go',
     );
     this.notice.done(
@@ -73,7 +74,7 @@ export class Answering {
   }
 
   undecide(): void {
-    this.respond({ decision: null, decidedAt: null }, 'take a decision back');
+    this.respond({ decision: null, decidedAt: null, released: undefined }, 'take a decision back');
   }
 
   /** Submits what a learner wrote, for them: it says so. */
@@ -85,6 +86,17 @@ export class Answering {
   giveBack(asideId: string): void {
     const aside = { id: this.clock.newId(), at: this.clock.iso() };
     this.change((go) => broughtBack(go, asideId, aside), 'bring a try back');
+  }
+
+  /** Marks; where the learner was told theirs already, they are told these. */
+  private marked(marks: Response['marks']): Partial<Response> {
+    return this.row()?.response?.decision ? { marks, released: this.released(marks) } : { marks };
+  }
+
+  private released(marks: Response['marks']): Response['released'] {
+    const row = this.row();
+    const items = row?.cells.flatMap((c) => c.item ?? []) ?? [];
+    return marksToRelease(items, row?.go?.answers ?? {}, { ...(row?.response ?? emptyResponse(1)), marks });
   }
 
   private change(how: (go: Go) => Go, label: string): void {

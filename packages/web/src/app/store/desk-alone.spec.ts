@@ -52,6 +52,21 @@ describe('a page that was opened at the desk', () => {
     });
   });
 
+  it('leaves complete what the teacher completed, when its learner opens it', async () => {
+    const id = 'h-survey.l-perran';
+    await tab.get(Parts).during(async (want) => {
+      await want('slips', ['l-perran']);
+      await want('copies', [id]);
+      const copy = tab.work.copies()[id];
+      if (!copy) throw new Error('no copy is held');
+      tab.work.dispatch(DeskActions.copySaved({ copy: { ...copy, seenAt: '2026-11-24T09:00:00.000Z' } }));
+      await tab.sync.flush();
+    });
+    expect(await dataOf(boxes, 'heads', 'states/h-survey')).toMatchObject({
+      states: { complete: expect.stringContaining('perran') },
+    });
+  });
+
   it('has no kind of record that a step from an earlier format changes: such a one is brought up with the teacher’s', () => {
     for (const kind of ['comforts', 'copies', 'assets', 'states', 'door', 'slips', 'sheets', 'flaps'])
       expect(migrateRecord(kind, 4, kerra)).toBe(kerra);

@@ -41,7 +41,7 @@ export class KeepingSync {
   private readonly index = this.store.selectSignal(selectIndex);
   private readonly status = this.store.selectSignal(selectStatus);
   /** What changes ask of the index, as far as it is known here. */
-  follows: (changes: readonly RecordChange[], doc: KeptDoc) => IndexPatch[] = deskChanges;
+  follows: (changes: readonly RecordChange[], doc: KeptDoc, index: Index) => IndexPatch[] = deskChanges;
   /** Parts of the index that are others after changes that say nothing of their hand-outs. */
   remade: (
     changes: readonly RecordChange[],
@@ -119,7 +119,7 @@ export class KeepingSync {
     const changes = this.waiting;
     if (changes.length === 0) return;
     this.waiting = [];
-    const patches = this.follows(changes, this.doc()).filter((p) => this.isNews(p));
+    const patches = this.follows(changes, this.doc(), this.index()).filter((p) => this.isNews(p));
     if (patches.length) this.store.dispatch(KeepingActions.indexChanged({ patches }));
     this.keeper.write(
       changes.map(({ collection, id, before, after }) => ({ kind: collection, id, before, after })),

@@ -16,4 +16,6 @@ export const EN: Readonly<Record<Counted, Said>> = {
   '{count} more': { one: '{count} more', other: '{count} more' },
   'and {count} more': { one: 'and {count} more', other: 'and {count} more' },
   '{count} counters': { one: '{count} counter', other: '{count} counters' },
+  '{count} questions are right:': { one: '{count} question is right:', other: '{count} questions are right:' },
+  '{count} answers have no points.': { one: '{count} answer has no points.', other: '{count} answers have no points.' },
 };

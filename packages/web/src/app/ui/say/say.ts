@@ -1,4 +1,5 @@
 import { DestroyRef, DOCUMENT, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { parseISO } from 'date-fns';
 import { createInstance } from 'i18next';
 import { howSoon } from '../how-soon';
 import { whenIn } from '../when';
@@ -85,6 +86,11 @@ export class Say {
   /** A local day and time (ISO 8601 without a zone) for reading. */
   when(local: string): string {
     return whenIn(local, this.form());
+  }
+
+  /** A day (ISO) for reading, without its year. */
+  day(day: string): string {
+    return new Intl.DateTimeFormat(this.form(), { day: 'numeric', month: 'long' }).format(parseISO(day));
   }
 
   /** How many days there are until a local day: "tomorrow", "in 3 days". */

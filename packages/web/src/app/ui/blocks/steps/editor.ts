@@ -13,6 +13,10 @@ import { type BlockOf, EditorPart } from '../editor-part';
       [rows]="block().steps"
       (changed)="list('steps', $event)"
     />
+    <label class="check"
+      ><input type="checkbox" #weekly [checked]="block().weekly ?? false" (change)="set({ weekly: weekly.checked })" />
+      They begin anew each week</label
+    >
   `,
   styleUrl: '../editor.css',
 })
