@@ -50,11 +50,11 @@ test('every comfort is seen to act, and is remembered wherever the learner sits 
   await comfort(page);
   const slide = async (name: string, to: number) => await page.getByRole('slider', { name, exact: true }).fill(`${to}`);
   await page.getByRole('radio', { name: 'OpenDyslexic' }).check();
-  await slide('Size', 24);
+  await slide('Size of letters', 24);
   await slide('Space between lines', 2);
   await slide('Space between letters', 0.1);
   await slide('Space between words', 0.5);
-  await slide('Length of lines', 40);
+  await slide('Letters to a line', 40);
   await page.getByRole('radio', { name: 'My own colours' }).check();
   await page.getByLabel('Colour of the paper').fill('#dce9d5');
   await page.getByLabel('Colour of the letters').fill('#9aa894');
@@ -128,7 +128,7 @@ test('the teacher sets how the desk is at first, fixes some of it and takes some
   await page.getByLabel('Size of letters').fill('28');
   await page.getByLabel('Size of letters').press('Enter');
   for (const [list, tool] of [
-    ['Fixed as set here', 'Size'],
+    ['Fixed as set here', 'Size of letters'],
     ['Not on this learner’s desk', 'Reading aloud'],
   ] as const) {
     await page.getByRole('combobox', { name: list }).press('ArrowDown');
@@ -141,7 +141,7 @@ test('the teacher sets how the desk is at first, fixes some of it and takes some
   expect(await style(page, 'font-size')).toBe('28px');
   await expect(page.getByRole('button', { name: 'Hear it' })).toHaveCount(0);
   await comfort(page);
-  await expect(page.getByRole('slider', { name: 'Size' })).toBeDisabled();
+  await expect(page.getByRole('slider', { name: 'Size of letters' })).toBeDisabled();
   await expect(page.getByText('your teacher has set')).toBeVisible();
   await expect(page.getByLabel('How much is read at a press')).toHaveCount(0);
   await page.getByRole('radio', { name: 'Wide' }).check();
@@ -237,7 +237,7 @@ test('every kind of block grows with the letters, and words of another direction
       return out;
     });
   await comfort(page);
-  const size = page.getByRole('slider', { name: 'Size', exact: true });
+  const size = page.getByRole('slider', { name: 'Size of letters', exact: true });
   const next = page.getByRole('button', { name: 'Next' });
   for (let at = 1, more = true; more; at++) {
     await size.fill('19');

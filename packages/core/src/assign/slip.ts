@@ -1,5 +1,5 @@
 import { comfortSchema, toolsSchema } from '../learners/comfort';
-import { releasedMarkSchema } from '../work/copy';
+import { noteSchema, releasedMarkSchema } from '../work/copy';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
@@ -21,9 +21,22 @@ export const saidSchema = z.strictObject({
   go: z.number().int().default(0),
   /** The marks of that go, by item. */
   marks: z.record(z.string(), releasedMarkSchema).default({}),
+  /** What was said back to places for notes, by item. */
+  notes: z.record(z.string(), z.array(noteSchema)).default({}),
+  /** The asset in which the teacher speaks; empty for none. */
+  voice: z.string().max(80).default(''),
 });
 export type Said = z.infer<typeof saidSchema>;
-export const NOTHING_SAID: Said = { decisions: {}, comment: '', comments: {}, begun: [], go: 0, marks: {} };
+export const NOTHING_SAID: Said = {
+  decisions: {},
+  comment: '',
+  comments: {},
+  begun: [],
+  go: 0,
+  marks: {},
+  notes: {},
+  voice: '',
+};
 
 /** Further material as a learner may see it. */
 export const slippedCompanionSchema = z.strictObject({

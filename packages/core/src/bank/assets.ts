@@ -2,7 +2,7 @@ import { assetsOf } from '../activity/activity';
 import type { Family, Version } from '../activity/family';
 import type { Frozen, HandOut } from '../assign/hand-out';
 import type { Template } from '../kept';
-import type { Copy } from '../work/copy';
+import type { Copy, Marking } from '../work/copy';
 import { answerAssets } from '../work/answer';
 import { listOf } from '../collections';
 import type { Workspace } from '../workspace';
@@ -34,6 +34,10 @@ export class AssetUses {
       for (const a of [...Object.values(go.answers), ...aside, ...earlier]) this.use(answerAssets(a));
     }
   }
+  /** What a teacher said aloud. */
+  marking(m: Marking): void {
+    this.use(m.responses.map((r) => r.voice ?? ''));
+  }
   /** What goes with a hand-out. */
   handOut(h: Pick<HandOut, 'companions'>): void {
     this.use(h.companions.flatMap((c) => ('assetId' in c ? [c.assetId] : [])));
@@ -54,6 +58,7 @@ export function assetUses(w: Workspace): AssetUses {
   listOf(w.frozen).forEach((f) => uses.frozen(f));
   listOf(w.handOuts).forEach((h) => uses.handOut(h));
   listOf(w.copies).forEach((c) => uses.copy(c));
+  listOf(w.markings).forEach((m) => uses.marking(m));
   listOf(w.templates).forEach((t) => uses.template(t));
   for (const r of listOf(w.removed)) {
     if (r.what === 'version') r.versions.forEach((v) => uses.version(v.version));

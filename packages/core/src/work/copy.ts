@@ -72,6 +72,11 @@ export const releasedMarkSchema = z.strictObject({
 });
 export type ReleasedMark = z.infer<typeof releasedMarkSchema>;
 
+/** Words of the teacher's to a place for notes; `at` is an instant (ISO). */
+export const noteSchema = z.strictObject({ text: z.string().min(1).max(2000), at: z.string() });
+export type Note = z.infer<typeof noteSchema>;
+export const MOST_NOTES = 50;
+
 /** What the teacher says to one go. */
 export const responseSchema = z.object({
   go: z.number().int().min(1),
@@ -83,6 +88,10 @@ export const responseSchema = z.object({
   decidedAt: z.string().nullable(),
   /** The marks by item as they were when the teacher decided: they go to the learner. */
   released: z.record(z.string(), releasedMarkSchema).optional(),
+  /** What is said back to places for notes, by item, the oldest first: it goes to the learner at once. */
+  notes: z.record(z.string(), z.array(noteSchema).max(MOST_NOTES)).optional(),
+  /** The asset in which the teacher speaks to the learner. */
+  voice: z.string().max(80).optional(),
 });
 export type Response = z.infer<typeof responseSchema>;
 
@@ -121,6 +130,8 @@ export function saidOf(marking: Marking): {
   begun: number[];
   go: number;
   marks: Record<string, ReleasedMark>;
+  notes: Record<string, Note[]>;
+  voice: string;
 } {
   const last = [...marking.responses].reverse().find((r) => r.decision !== null);
   return {
@@ -130,10 +141,20 @@ export function saidOf(marking: Marking): {
     begun: marking.responses.filter(hasBegun).map((r) => r.go),
     go: last?.go ?? 0,
     marks: { ...last?.released },
+    notes: notesOf(marking),
+    voice: last?.voice ?? '',
   };
 }
 
-/** Whether a teacher has said or marked anything of a go. */
+/** What was said back to places for notes in all goes, by item, the oldest first. */
+export function notesOf(marking: Marking): Record<string, Note[]> {
+  const out: Record<string, Note[]> = {};
+  for (const r of marking.responses)
+    for (const [item, notes] of Object.entries(r.notes ?? {})) out[item] = [...(out[item] ?? []), ...notes];
+  return out;
+}
+
+/** Whether a teacher has said or marked anything of a go; notes to and fro are no marking. */
 const hasBegun = (r: Response): boolean =>
   r.decision !== null || r.comment !== '' || Object.keys(r.marks).length > 0 || Object.keys(r.comments).length > 0;
 

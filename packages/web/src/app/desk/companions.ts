@@ -68,7 +68,7 @@ import { saying } from '../ui/say/say';
     summary {
       display: inline-flex;
       align-items: center;
-      min-height: 40px;
+      min-height: 44px;
     }
     summary {
       display: list-item;

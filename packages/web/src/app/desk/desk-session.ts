@@ -67,6 +67,9 @@ export interface DeskSheetWork {
   /** The marks by item that the teacher gave the go that is shown; and those of the last go that was marked. */
   readonly marks: Said['marks'];
   readonly lastMarks: Said['marks'];
+  /** What the teacher said back to places for notes, and the asset of what they spoke; empty for none. */
+  readonly notesBack: Said['notes'];
+  readonly voice: string;
   /** What was answered to each item in the go before; empty where this is the first, or an earlier one is looked at. */
   readonly before: Copy['goes'][number]['answers'];
   /** The answers by question, once they are out and the work is done. */
@@ -227,6 +230,7 @@ export class DeskSession {
       aside: typeof open === 'object' && !isClosed ? [...(open.aside ?? [])].reverse() : [],
       mayTakeBack: !isClosed && !earlier && state === 'submitted' && mayTakeBack(copy, work.said.begun),
       ...this.saidTo(work, go, !earlier),
+      notesBack: work.said.notes,
       before: earlier ? {} : (copy?.goes.at(-2)?.answers ?? {}),
       keys: this.keysTo(work, isClosed || state === 'submitted' || state === 'complete'),
     };
@@ -248,14 +252,14 @@ export class DeskSession {
     { said, answersAt }: Slipped,
     go: number,
     isLast: boolean,
-  ): Pick<DeskSheetWork, 'comment' | 'comments' | 'marks' | 'lastMarks'> {
+  ): Pick<DeskSheetWork, 'comment' | 'comments' | 'marks' | 'lastMarks' | 'voice'> {
     const isAbout = said.go === go;
     const isOut = answersAt === null || answersAt <= this.clock.minute();
     const lastMarks = isOut && (isAbout || isLast) ? said.marks : {};
     const marks = isAbout ? lastMarks : {};
     return isAbout || isLast
-      ? { comment: said.comment, comments: said.comments, marks, lastMarks }
-      : { comment: '', comments: {}, marks, lastMarks };
+      ? { comment: said.comment, comments: said.comments, voice: said.voice, marks, lastMarks }
+      : { comment: '', comments: {}, voice: '', marks, lastMarks };
   }
 
   /** The answers, once they are out, for who is done. */

@@ -31,6 +31,7 @@ import { Clock } from '../platform/clock';
 import { HOME_LANGUAGES } from '../platform/home-language';
 import { Focused, InSight } from '../ui/focused';
 import { onceDrawn } from '../ui/once-drawn';
+import { Media } from '../ui/blocks/media';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { SheetContext } from '../ui/blocks/sheet-context';
 import { PageMarkView } from '../ui/page-mark';
@@ -70,6 +71,7 @@ const FIELDS =
     LaidPage,
     LucideDynamicIcon,
     MarkOf,
+    Media,
     PageMarkView,
     PaperSheet,
     Reading,
@@ -122,6 +124,9 @@ export class SheetView {
   /** The marks by question of what is shown, and of the last go that was marked. */
   readonly marks = input<Said['marks']>({});
   readonly lastMarks = input<Said['marks']>({});
+  /** What the teacher said back to places for notes; the asset of what they spoke. */
+  readonly notesBack = input<Said['notes']>({});
+  readonly voice = input('');
   /** What was answered in the go before. */
   readonly before = input<Readonly<Record<string, Answer>>>({});
   /** The answers by question, once they are out. */

@@ -76,7 +76,7 @@ import { saying } from '../ui/say/say';
     }
     a,
     .btn.quiet {
-      min-height: 40px;
+      min-height: 44px;
     }
   `,
 })

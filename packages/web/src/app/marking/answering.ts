@@ -4,13 +4,15 @@ import {
   copyIdOf,
   emptyResponse,
   marksToRelease,
+  MOST_NOTES,
   type Go,
   type HandOut,
   type ItemBlock,
   type Response,
 } from '@lorvet/core';
 import { Clock } from '../platform/clock';
-import { MarkingActions } from '../store/actions';
+import type { KeptAsset } from '../platform/storage/kept-asset';
+import { BenchActions, MarkingActions } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { type Row } from './row';
@@ -52,6 +54,25 @@ export class Answering {
   commentOn(item: ItemBlock, text: string): void {
     const { [item.id]: _, ...rest } = this.row()?.response?.comments ?? {};
     this.respond({ comments: text.trim() ? { ...rest, [item.id]: text.trim() } : rest }, 'comment');
+  }
+
+  /** Says something back to a place for notes: the learner sees it at once. */
+  noteTo(item: ItemBlock, text: string): void {
+    const before = this.row()?.response?.notes ?? {};
+    const list = before[item.id] ?? [];
+    if (!text.trim() || list.length >= MOST_NOTES) return;
+    const note = { text: text.trim(), at: this.clock.iso() };
+    this.respond({ notes: { ...before, [item.id]: [...list, note] } }, 'note to a learner');
+  }
+
+  /** Words that are spoken: they go to the learner as those that are written do. */
+  speak(asset: KeptAsset): void {
+    this.work.dispatch(BenchActions.pictureAdded({ asset }));
+    this.respond({ voice: asset.id }, 'spoken words');
+  }
+
+  unspeak(): void {
+    this.respond({ voice: '' }, 'take spoken words away');
   }
 
   comment(text: string): void {

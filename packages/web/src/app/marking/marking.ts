@@ -23,7 +23,9 @@ import { onceDrawn } from '../ui/once-drawn';
 import { FootBar, Panes } from '../ui/panes';
 import { SwatchMark } from '../ui/swatch';
 import { Answering, type Given } from './answering';
+import { NotesBack } from './notes-back';
 import { type Row } from './row';
+import { SpokenWords } from './spoken-words';
 import { WorkTable } from './work-table';
 import { whenIn } from '../ui/when';
 import { Empty } from '../ui/empty';
@@ -51,10 +53,12 @@ const ROWS = 6;
     LaidPage,
     LearnerBlockView,
     Near,
+    NotesBack,
     NumberField,
     Panes,
     RouterLink,
     Splitter,
+    SpokenWords,
     SwatchMark,
     Textarea,
   ],
@@ -92,6 +96,7 @@ export class MarkingGrid {
   protected readonly shown = computed(() => this.rows().slice(0, this.drawn.budget()));
 
   protected readonly row = computed(() => this.rows()[this.chosen().row]);
+  protected readonly notes = computed(() => this.row()?.response?.notes ?? {});
   protected readonly cell = computed(() => {
     const row = this.row();
     const cell = row?.cell(this.chosen().column);

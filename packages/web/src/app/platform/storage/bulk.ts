@@ -17,6 +17,7 @@ import {
   migrateWorkspace,
   openBackup,
   type RawCollections,
+  type Marking,
   type Removed,
   repaired,
   type Template,
@@ -149,7 +150,7 @@ export class Bulk {
   async usage(id: string, progress: Progress): Promise<Usage> {
     const generation = new Generation(this.boxes, id);
     const keys = await this.keysOf(generation);
-    const kinds = ['families', 'frozen', 'copies', 'templates', 'removed', 'handOuts'] as const;
+    const kinds = ['families', 'frozen', 'copies', 'markings', 'templates', 'removed', 'handOuts'] as const;
     const of = kinds.reduce((n, k) => n + (keys.get(k)?.length ?? 0), 0);
     const uses = new Uses();
     const given = new Set<string>();
@@ -281,6 +282,8 @@ function count(kind: Kind, data: unknown, uses: AssetUses, given: Set<string>): 
       return uses.frozen(data as Frozen);
     case 'copies':
       return uses.copy(data as Copy);
+    case 'markings':
+      return uses.marking(data as Marking);
     case 'templates':
       return uses.template(data as Template);
     case 'handOuts':

@@ -66,7 +66,7 @@ import { saying } from '../say/say';
       background: var(--ochre-soft);
     }
     .btn {
-      min-height: 40px;
+      min-height: 44px;
       text-decoration: underline;
       font-size: 0.9em;
     }

@@ -29,7 +29,7 @@ import { DeskPart, type LearnerBlockOf } from './part';
       margin-bottom: 6px;
     }
     summary {
-      min-height: 40px;
+      min-height: 44px;
       cursor: pointer;
     }
     .said,

@@ -98,7 +98,7 @@ type Given = Extract<Answer, { kind: 'media' }>;
       display: flex;
       align-items: center;
       gap: 6px;
-      min-height: 40px;
+      min-height: 44px;
     }
   `,
 })

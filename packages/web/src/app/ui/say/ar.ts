@@ -483,4 +483,7 @@ export const AR: Table = {
   'Show what I answered before': 'أظهر إجاباتي السابقة',
   'This week, from {day}. It begins anew each week.': 'هذا الأسبوع، منذ {day}. يبدأ من جديد كل أسبوع.',
   'In the week of {day}: {done} of {of}': 'في أسبوع {day}: {done} من {of}',
+  'Your teacher speaks to you:': 'معلّمك يكلّمك:',
+  'Your teacher’s words, to listen to': 'كلام معلّمك، للاستماع',
+  'Your teacher, {when}:': 'معلّمك، {when}:',
 };

@@ -444,4 +444,7 @@ export const ES = {
   'Show what I answered before': 'Mostrar mis respuestas de antes',
   'This week, from {day}. It begins anew each week.': 'Esta semana, desde el {day}. Cada semana empieza de nuevo.',
   'In the week of {day}: {done} of {of}': 'En la semana del {day}: {done} de {of}',
+  'Your teacher speaks to you:': 'Tu profe te habla:',
+  'Your teacher’s words, to listen to': 'Las palabras de tu profe, para escuchar',
+  'Your teacher, {when}:': 'Tu profe, {when}:',
 } as const satisfies Readonly<Record<string, Said>>;

@@ -448,4 +448,7 @@ export const FR: Table = {
   'Show what I answered before': 'Montrer mes réponses d’avant',
   'This week, from {day}. It begins anew each week.': 'Cette semaine, depuis le {day}. Chaque semaine, on recommence.',
   'In the week of {day}: {done} of {of}': 'La semaine du {day} : {done} sur {of}',
+  'Your teacher speaks to you:': 'Ton prof te parle :',
+  'Your teacher’s words, to listen to': 'Les mots de ton prof, à écouter',
+  'Your teacher, {when}:': 'Ton prof, {when} :',
 };

@@ -452,4 +452,7 @@ export const UK: Table = {
   'Show what I answered before': 'Показати попередні відповіді',
   'This week, from {day}. It begins anew each week.': 'Цей тиждень, від {day}. Щотижня починається заново.',
   'In the week of {day}: {done} of {of}': 'На тижні від {day}: {done} із {of}',
+  'Your teacher speaks to you:': 'Учитель говорить до тебе:',
+  'Your teacher’s words, to listen to': 'Слова вчителя, послухати',
+  'Your teacher, {when}:': 'Учитель, {when}:',
 };
