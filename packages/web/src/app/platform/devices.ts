@@ -6,6 +6,8 @@ const KEY = 'lorvet-devices';
 /** A device that could not be had, in words for whoever sits there. */
 export interface Refusal {
   readonly why: Plain;
+  /** Whether the browser was told not to let it be used: that can be changed there. */
+  readonly isDenied: boolean;
 }
 
 export type Wanted = 'camera' | 'microphone';
@@ -32,7 +34,7 @@ export class Devices {
         what === 'camera' ? { video: { facingMode: 'environment', width: { ideal: 1600 } } } : { audio: true },
       );
     } catch (error) {
-      return { why: refusal(what, error instanceof DOMException ? error.name : '') };
+      return refusal(what, error instanceof DOMException ? error.name : '');
     }
   }
 }
@@ -55,11 +57,11 @@ const REFUSALS: Readonly<Record<Wanted, Readonly<Record<'denied' | 'none' | 'tak
   },
 };
 
-function refusal(what: Wanted, name: string): Plain {
+function refusal(what: Wanted, name: string): Refusal {
   const says = REFUSALS[what];
-  if (name === 'NotAllowedError' || name === 'SecurityError') return says.denied;
-  if (name === 'NotFoundError' || name === 'OverconstrainedError') return says.none;
-  return name === 'NotReadableError' ? says.taken : says.unable;
+  if (name === 'NotAllowedError' || name === 'SecurityError') return { why: says.denied, isDenied: true };
+  const none = name === 'NotFoundError' || name === 'OverconstrainedError';
+  return { why: none ? says.none : name === 'NotReadableError' ? says.taken : says.unable, isDenied: false };
 }
 
 export const stop = (stream: MediaStream): void => stream.getTracks().forEach((t) => t.stop());

@@ -59,6 +59,9 @@ import {
   Video,
   Volume2,
   X,
+  RotateCw,
+  SlidersHorizontal,
+  ToggleRight,
 } from 'lucide';
 
 /** Every sign of the interface, by name. As a drawing each, and not as a component each: the desk weighs a tenth less so. */
@@ -123,4 +126,7 @@ export const provideIcons = () =>
     lucideLegacyIcon('video', Video),
     lucideLegacyIcon('volume-2', Volume2),
     lucideLegacyIcon('x', X),
+    lucideLegacyIcon('rotate-cw', RotateCw),
+    lucideLegacyIcon('sliders-horizontal', SlidersHorizontal),
+    lucideLegacyIcon('toggle-right', ToggleRight),
   );

@@ -67,6 +67,19 @@ const MOST_SECONDS = 180;
     }
     @if (problem()) {
       <p class="problem" role="alert">{{ problem() }}</p>
+      @if (isDenied()) {
+        <!-- The same in pictures, for who does not read it. -->
+        <div class="pictured" aria-hidden="true">
+          <span class="address"><svg lucideIcon="sliders-horizontal" class="press"></svg><i></i></span>
+          <svg lucideIcon="arrow-right"></svg>
+          <span
+            ><svg [lucideIcon]="what() === 'voice' ? 'mic' : 'camera'"></svg><svg lucideIcon="toggle-right"></svg
+          ></span>
+        </div>
+        <button class="btn" type="button" (click)="open()">
+          <svg lucideIcon="rotate-cw"></svg>{{ t('Try again') }}
+        </button>
+      }
     }
   `,
   styles: `
@@ -99,6 +112,38 @@ const MOST_SECONDS = 180;
       border-inline-start: 5px solid var(--madder);
       background: var(--madder-soft);
     }
+    .pictured,
+    .pictured span {
+      display: flex;
+      align-items: center;
+      gap: 10px;
+    }
+    .pictured svg {
+      width: 28px;
+      height: 28px;
+    }
+    .address {
+      width: min(15em, 60%);
+      padding: 5px;
+      border: 2px solid var(--line-strong);
+      border-radius: 22px;
+    }
+    .address .press {
+      padding: 4px;
+      border: 3px solid var(--accent);
+      border-radius: 50%;
+    }
+    .address i {
+      flex: 1;
+      height: 6px;
+      margin-inline-end: 10px;
+      border-radius: 3px;
+      background: var(--line);
+    }
+    .btn {
+      justify-self: start;
+      min-height: 44px;
+    }
     label:focus-within {
       outline: 3px solid var(--focus);
     }
@@ -116,6 +161,8 @@ export class Take {
   protected readonly devices = inject(Devices);
   protected readonly stream = signal<MediaStream | null>(null);
   protected readonly problem = signal('');
+  /** Whether it can be allowed in the browser. */
+  protected readonly isDenied = signal(false);
   protected readonly seconds = signal(0);
   protected readonly device = computed(() => (this.what() === 'voice' ? 'microphone' : 'camera'));
   protected readonly words = computed(
@@ -138,9 +185,11 @@ export class Take {
 
   protected async open(): Promise<void> {
     this.problem.set('');
+    this.isDenied.set(false);
     const stream = await this.devices.open(this.device());
     if ('why' in stream) {
       this.problem.set(this.t(stream.why));
+      this.isDenied.set(stream.isDenied);
       return;
     }
     this.stream.set(stream);
@@ -177,6 +226,7 @@ export class Take {
   protected async fromFile(file: File | undefined): Promise<void> {
     if (!file) return;
     this.problem.set('');
+    this.isDenied.set(false);
     const what = this.what();
     this.give(what === 'photo' ? await readPicture(file) : await readMedia(file, what === 'voice' ? 'sound' : 'video'));
   }
