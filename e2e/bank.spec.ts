@@ -48,6 +48,8 @@ test('objectives are listed from CASE and chosen on the Bench; files that nothin
   await page.goto('/shelf');
   await page.getByRole('button', { name: /^Remove Mending a puncture/ }).click();
   await sayYes(page, 'Remove the activity');
+  // “All kept” may speak of the time before it, until it is gone from the page.
+  await expect(page.getByRole('button', { name: /^Remove Mending a puncture/ })).toBeHidden();
   await kept(page);
   // What waits to come back is in use still.
   await page.goto('/keeping');
