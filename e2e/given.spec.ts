@@ -54,12 +54,35 @@ test('groups of three have one copy, with who wrote what; what was said is said 
   await sitDown(page, 'Heron class', mate ?? '');
   await page.getByRole('link', { name: /^Go on/ }).click();
   await expect(page.getByRole('radio').first()).toBeChecked();
+  await expect(page.getByText('Written by Jory S.')).toBeVisible();
+  // The others write at the same machine too: whose turn it is, is one press. Who comes last wrote it.
+  await page.getByRole('group', { name: 'Whose turn is it to write?' }).getByRole('button', { name: 'Jory S.' }).click();
+  await page.getByRole('radio').last().check();
+  await expect(page.getByRole('button', { name: /^Jory S\. 1 answer/ })).toBeVisible();
+  // In two windows at once: no word of either is lost, and both stand on the sheet.
+  const [mine, theirs] = [page, await page.context().newPage()];
+  await sitDown(theirs, 'Heron class', 'Jory S.');
+  await theirs.getByRole('link', { name: /^Go on/ }).click();
+  const field = (p: Page) => p.getByRole('textbox', { name: /lift the tyre/ });
+  await expect(field(theirs)).toBeVisible();
+  await Promise.all([field(mine).fill('the valve'), field(theirs).fill('a thorn in the tyre')]);
+  for (const p of [mine, theirs]) {
+    await expect(p.getByText('Saved', { exact: true })).toBeVisible();
+    await expect(p.getByText('wrote this at the same time:')).toBeVisible();
+  }
+  const both = async (p: Page) => [await field(p).inputValue(), await p.locator('lv-go-before input').inputValue()];
+  await expect.poll(async () => `${await both(mine)}` === `${await both(theirs)}`).toBe(true);
+  expect((await both(mine)).sort()).toEqual(['a thorn in the tyre', 'the valve']);
+  await theirs.getByRole('button', { name: 'Use this instead' }).click();
+  await expect(theirs.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(field(mine)).toHaveValue(await field(theirs).inputValue());
+  await theirs.close();
   await page.goto('/marking');
   await page.getByRole('link', { name: 'Mending a puncture', exact: true }).click();
   await expect(page.getByRole('row', { name: /Jory S\./ })).toHaveCount(1);
   await page
     .getByRole('row', { name: /Jory S\./ })
-    .getByRole('button', { name: /: (right|not yet)$/ })
+    .getByRole('button', { name: /question 3: (right|not yet)$/ })
     .click();
   await expect(page.getByText('Written by Jory S.')).toBeVisible();
 });

@@ -53,4 +53,5 @@ export * from './learners/comfort';
 export { contrastOf, deskColours, held, LEAST_CONTRAST } from './learners/contrast';
 export * from './work/answer';
 export * from './work/copy';
+export { besideOf, type Overtaken, recorded, takenIn } from './work/journal';
 export { z } from './zod';

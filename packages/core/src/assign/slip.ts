@@ -83,6 +83,8 @@ export const slippedSchema = z.strictObject({
   /** What they are called together, and who they are; empty where it is the learner's own. */
   team: z.string().default(''),
   mates: z.array(z.string()).default([]),
+  /** Their ids, in the same order: whose turn it is, and who wrote what. */
+  mateIds: z.array(idSchema).default([]),
   /** Where there is a place for each: which pages it is, and what of the others' can be seen. */
   place: z
     .strictObject({ pageIds: z.array(idSchema), names: z.boolean(), isOpen: z.boolean(), comments: z.boolean() })
@@ -104,7 +106,7 @@ export type Slip = z.infer<typeof slipSchema>;
 
 interface WorkTogether {
   /** Of what several do together: what they are called, and the names of the others. */
-  readonly together?: { readonly team: string; readonly mates: readonly string[] };
+  readonly together?: { readonly team: string; readonly mates: readonly string[]; readonly mateIds: readonly string[] };
 }
 
 export function slipped(
@@ -140,6 +142,7 @@ export function slipped(
     shares: given.shares ?? '',
     team: together?.team ?? '',
     mates: [...(together?.mates ?? [])],
+    mateIds: [...(together?.mateIds ?? [])],
     place: handOut.way === 'place-each' && handOut.place ? placeFor(handOut.place) : null,
   };
 }
@@ -190,6 +193,7 @@ export function noticed(handOut: HandOut, dates?: LearnerDates): Slipped {
     shares: '',
     team: '',
     mates: [],
+    mateIds: [],
     place: null,
   };
 }

@@ -129,6 +129,7 @@ export function indexChanges(
       copies.add(copyId);
       const marking = w.markings[copyId];
       const said = marking ? { said: { [id]: saidOf(marking) } } : {};
+      const mates = given.shares ? (works.get(key) ?? []).filter((l) => l !== learnerId) : [];
       out.push({
         in: 'slips',
         id: learnerId,
@@ -139,7 +140,8 @@ export function indexChanges(
               ? {
                   together: {
                     team: shown.teams.find((t) => t.id === given.shares)?.name ?? 'Everybody',
-                    mates: (works.get(key) ?? []).filter((l) => l !== learnerId).map(nameOf),
+                    mates: mates.map(nameOf),
+                    mateIds: mates,
                   },
                 }
               : {}),

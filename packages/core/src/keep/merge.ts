@@ -1,6 +1,7 @@
 import equal from 'fast-deep-equal';
 import { usedSince, usedTogether } from '../learners/comfort';
 import type { Copy, Go, PutAside } from '../work/copy';
+import { joined } from '../work/journal';
 
 /** What comes of two changes of one thing; `lost` where both changed the same and one had to give way. */
 export interface Merged<T> {
@@ -80,8 +81,8 @@ function mergeLists(
 }
 
 /**
- * A learner's work from two places at once: every answer of both. Where both answered the same item, mine is the later
- * and counts; theirs is kept as an earlier one. Submitted stays submitted.
+ * A learner's work from two places: every answer of both, by their numbers. Of two to one question that did not know of each
+ * other one counts, whichever way they meet; the other is kept beside. Submitted stays submitted.
  */
 export function mergeCopies(base: Copy | undefined, theirs: Copy, mine: Copy, at: string): Copy {
   const goOf = (copy: Copy | undefined, n: number) => copy?.goes.find((g) => g.n === n);
@@ -109,26 +110,13 @@ export function mergeCopies(base: Copy | undefined, theirs: Copy, mine: Copy, at
 }
 
 function mergeGoes(base: Go | undefined, theirs: Go, mine: Go, at: string): Go {
-  const answers = { ...theirs.answers };
-  const by = { ...theirs.by };
-  const earlier = [...(theirs.earlier ?? [])];
-  for (const [item, answer] of Object.entries(mine.answers)) {
-    const [was, their] = [base?.answers[item], theirs.answers[item]];
-    if (equal(answer, was) || equal(answer, their)) continue;
-    if (their && !equal(their, was)) earlier.push({ item, answer: their, at });
-    answers[item] = answer;
-    if (mine.by?.[item]) by[item] = mine.by[item];
-  }
   const aside = mergeAside(base?.aside ?? [], theirs.aside ?? [], mine.aside ?? []);
-  for (const e of mine.earlier ?? []) if (!earlier.some((x) => equal(x, e))) earlier.push(e);
-  const { aside: _, ...rest } = theirs;
+  const { aside: _, by: __, earlier: ___, journal: ____, ...rest } = theirs;
   return {
     ...rest,
     startedAt: theirs.startedAt < mine.startedAt ? theirs.startedAt : mine.startedAt,
     submittedAt: submittedIn(base, theirs, mine),
-    answers,
-    ...(Object.keys(by).length ? { by } : {}),
-    ...(earlier.length ? { earlier } : {}),
+    ...joined(theirs, mine, at, base),
     ...(aside.length ? { aside } : {}),
   };
 }

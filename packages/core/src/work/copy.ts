@@ -2,6 +2,7 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { usedSchema } from '../learners/comfort';
 import { answerIsEmpty, answerSchema, emptied, verdictSchema } from './answer';
+import { journalSchema, overtakenSchema, type Pen, recorded } from './journal';
 
 /** What was written and put aside for a fresh start: nothing of it is lost. */
 export const putAsideSchema = z.object({
@@ -22,7 +23,9 @@ export const goSchema = z.object({
   /** Who wrote what, by item, where several do the work together. */
   by: z.record(z.string(), idSchema).optional(),
   /** Answers of this go that another one took the place of, written at the same time somewhere else. */
-  earlier: z.array(z.object({ item: z.string(), answer: answerSchema, at: z.string() })).optional(),
+  earlier: z.array(overtakenSchema).optional(),
+  /** Which entries the answers are, where they were written since answers are numbered. */
+  journal: journalSchema.optional(),
   // Of two who write at once, each may have as many.
   aside: z
     .array(putAsideSchema)
@@ -165,22 +168,21 @@ export function mayTakeBack(copy: Pick<Copy, 'goes'> | undefined, begun: readonl
 }
 
 /** A go from its beginning again: what was there is put aside. The same go where there is no more room for it. */
-export function afresh(go: Go, aside: { readonly id: string; readonly at: string }): Go {
+export function afresh(go: Go, pen: Pen & { readonly id: string }): Go {
   const written = Object.fromEntries(Object.entries(go.answers).filter(([, a]) => !answerIsEmpty(a)));
   const before = go.aside ?? [];
   if (Object.keys(written).length === 0 || before.length >= MOST_ASIDE) return go;
   // Emptied, not left out: where two write at once, what was put aside does not come back by itself.
-  const answers = Object.fromEntries(Object.entries(go.answers).map(([item, a]) => [item, emptied(a)]));
-  return { ...go, answers, aside: [...before, { ...aside, answers: written }] };
+  const empty = Object.fromEntries(Object.entries(go.answers).map(([item, a]) => [item, emptied(a)]));
+  return { ...recorded(go, empty, pen), aside: [...before, { id: pen.id, at: pen.at, answers: written }] };
 }
 
 /** A go with what was put aside in its place again; what stands there now is put aside itself. */
-export function broughtBack(go: Go, asideId: string, aside: { readonly id: string; readonly at: string }): Go {
+export function broughtBack(go: Go, asideId: string, pen: Pen & { readonly id: string }): Go {
   const one = go.aside?.find((a) => a.id === asideId);
   if (!one) return go;
   const rest = (go.aside ?? []).filter((a) => a !== one);
-  const now = afresh({ ...go, aside: rest }, aside);
-  return { ...now, answers: { ...now.answers, ...one.answers } };
+  return recorded(afresh({ ...go, aside: rest }, pen), one.answers, pen);
 }
 
 /** How far begun work is; undefined where nothing was begun. */

@@ -22,7 +22,7 @@ const go = (answers: Go['answers'], more: Partial<Go> = {}): Go => ({
   ...more,
 });
 const copy = (g: Go): Copy => ({ id: 'h.l', handOutId: 'h', learnerId: 'l', frozen: 'f', goes: [g] });
-const stamp = (id: string) => ({ id, at: `at ${id}` });
+const stamp = (id: string) => ({ id, at: `at ${id}`, from: 'here' });
 
 describe('a fresh start', () => {
   const begun = go({ q1: text('a crab'), q2: { kind: 'choice', chosen: ['x'] }, q3: text(' ') });
@@ -30,7 +30,9 @@ describe('a fresh start', () => {
   it('leaves nothing on the sheet and loses nothing, and what was put aside comes back whole', () => {
     const fresh = afresh(begun, stamp('one'));
     expect(Object.values(fresh.answers).every(answerIsEmpty)).toBe(true);
-    expect(fresh.aside).toEqual([{ ...stamp('one'), answers: { q1: begun.answers['q1'], q2: begun.answers['q2'] } }]);
+    expect(fresh.aside).toEqual([
+      { id: 'one', at: 'at one', answers: { q1: begun.answers['q1'], q2: begun.answers['q2'] } },
+    ]);
     expect(goSchema.parse(fresh)).toEqual(fresh);
     const back = broughtBack(fresh, 'one', stamp('two'));
     expect(back.answers).toMatchObject({ q1: text('a crab'), q2: { chosen: ['x'] } });
@@ -41,7 +43,7 @@ describe('a fresh start', () => {
     const since = { ...afresh(begun, stamp('one')), answers: { q1: text('a limpet') } };
     const back = broughtBack(since, 'one', stamp('two'));
     expect(back.answers['q1']).toEqual(text('a crab'));
-    expect(back.aside).toEqual([{ ...stamp('two'), answers: { q1: text('a limpet') } }]);
+    expect(back.aside).toEqual([{ id: 'two', at: 'at two', answers: { q1: text('a limpet') } }]);
     expect(broughtBack(since, 'none', stamp('two'))).toBe(since);
   });
 

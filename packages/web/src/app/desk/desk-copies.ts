@@ -1,9 +1,24 @@
-import { inject, Injectable } from '@angular/core';
-import isSame from 'fast-deep-equal';
-import { afresh, broughtBack, type Copy, type Go, mayTakeBack, openGo, type Slipped } from '@lorvet/core/desk';
+import { inject, Injectable, signal } from '@angular/core';
+import {
+  afresh,
+  type Answer,
+  broughtBack,
+  type Copy,
+  type Go,
+  mayTakeBack,
+  openGo,
+  recorded,
+  type Slipped,
+} from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
-import { DeskSession, type DeskSheetWork } from './desk-session';
+import { DeskSession } from './desk-session';
+
+/** What is written to one question, and what stood there as it was begun. */
+export interface Typed {
+  readonly answer: Answer;
+  readonly over: Answer | undefined;
+}
 
 /** What becomes of the copy of who sits at the desk: each answer is a new copy, to be kept; undefined where nothing may change. */
 @Injectable({ providedIn: 'root' })
@@ -11,6 +26,10 @@ export class DeskCopies {
   private readonly session = inject(DeskSession);
   private readonly store = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
+  /** Which opening of the desk writes: its entries are numbered on their own. */
+  private readonly from = this.clock.newId();
+  /** Whose turn it is, where several share one sheet; empty is who sits here. */
+  readonly writer = signal('');
 
   /** The learner's own copy as it is in memory, kept or not. */
   kept(handOutId: string): Copy | undefined {
@@ -26,18 +45,22 @@ export class DeskCopies {
     return { ...this.copy(handOutId, work, before?.goes ?? []), seenAt: this.clock.iso() };
   }
 
-  /** The learner's copy with these answers in its open go; the first go is begun by its first answer. */
-  answered(handOutId: string, answers: DeskSheetWork['answers'], submit = false): Copy | undefined {
+  /** The learner's copy with what was written in its open go; the first go is begun by its first answer. */
+  answered(handOutId: string, typed: Readonly<Record<string, Typed>>, submit = false): Copy | undefined {
     const work = this.session.slipped(handOutId);
     if (!work || work.way === 'to-read') return undefined;
     const before = this.store.copies()[this.session.copyId(handOutId, work)];
     const open = openGo(before, work.said.decisions, work.goes ?? undefined);
     if (!open || open === 'next') return undefined;
     const now = this.clock.iso();
-    const submittedAt = submit ? now : null;
-    const begun = open === 'first' ? { n: 1, startedAt: now, submittedAt, answers } : { ...open, answers, submittedAt };
-    const go = work.shares ? { ...begun, by: this.writers(open, answers) } : begun;
-    return this.copy(handOutId, work, [...(before?.goes ?? []).filter((g) => g !== open), go]);
+    const begun = open === 'first' ? { n: 1, startedAt: now, submittedAt: null, answers: {} } : open;
+    const part = <K extends keyof Typed>(key: K) =>
+      Object.fromEntries(Object.entries(typed).map(([item, t]) => [item, t[key]]));
+    const go = recorded(begun, part('answer'), this.pen(work), part('over'));
+    return this.copy(handOutId, work, [
+      ...(before?.goes ?? []).filter((g) => g !== open),
+      { ...go, submittedAt: submit ? now : null },
+    ]);
   }
 
   /** The copy with another go begun, with what was there: it is looked over, not begun anew. The earlier one stays. */
@@ -57,12 +80,12 @@ export class DeskCopies {
 
   /** The copy with a fresh start: what was written in the open go is put aside. */
   freshStart(handOutId: string): Copy | undefined {
-    return this.withOpenGo(handOutId, (go) => afresh(go, this.stamp()));
+    return this.withOpenGo(handOutId, (go, pen) => afresh(go, pen));
   }
 
   /** The copy with a try that was put aside back in its place; what stands there is put aside instead. */
   broughtBack(handOutId: string, asideId: string): Copy | undefined {
-    return this.withOpenGo(handOutId, (go) => broughtBack(go, asideId, this.stamp()));
+    return this.withOpenGo(handOutId, (go, pen) => broughtBack(go, asideId, pen));
   }
 
   /** The copy with its last go not submitted any more, where that may still be. */
@@ -74,16 +97,17 @@ export class DeskCopies {
     return this.copy(handOutId, work, [...before.goes.filter((g) => g !== last), { ...last, submittedAt: null }]);
   }
 
-  private stamp(): { id: string; at: string } {
-    return { id: this.clock.newId(), at: this.clock.iso() };
+  private pen(work: Slipped) {
+    const by = work.shares ? this.writer() || this.session.learnerId() : undefined;
+    return { id: this.clock.newId(), at: this.clock.iso(), from: this.from, by };
   }
 
-  private withOpenGo(handOutId: string, change: (go: Go) => Go): Copy | undefined {
+  private withOpenGo(handOutId: string, change: (go: Go, pen: ReturnType<DeskCopies['pen']>) => Go): Copy | undefined {
     const work = this.session.slipped(handOutId);
     const before = work && this.store.copies()[this.session.copyId(handOutId, work)];
     const open = work && openGo(before, work.said.decisions, work.goes ?? undefined);
     if (!work || !before || typeof open !== 'object') return undefined;
-    return this.copy(handOutId, work, [...before.goes.filter((g) => g !== open), change(open)]);
+    return this.copy(handOutId, work, [...before.goes.filter((g) => g !== open), change(open, this.pen(work))]);
   }
 
   /** The learner's copy with what they wrote on a sheet of notes. */
@@ -112,14 +136,5 @@ export class DeskCopies {
       ...(used ? { used } : {}),
       ...(at ? { at } : {}),
     };
-  }
-
-  /** Who wrote which answer: what is another than before, this learner did. */
-  private writers(open: Copy['goes'][number] | 'first', answers: DeskSheetWork['answers']): Record<string, string> {
-    const before = open === 'first' ? undefined : open;
-    const by = { ...before?.by };
-    for (const [item, answer] of Object.entries(answers))
-      if (!isSame(answer, before?.answers[item])) by[item] = this.session.learnerId();
-    return by;
   }
 }

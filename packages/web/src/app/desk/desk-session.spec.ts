@@ -26,6 +26,9 @@ async function sit(learnerId: string, change?: (w: Workspace) => Workspace): Pro
   return desk;
 }
 const copies = () => TestBed.inject(DeskCopies);
+/** What is typed onto an empty sheet. */
+const typed = (answers: Record<string, Answer>) =>
+  Object.fromEntries(Object.entries(answers).map(([item, answer]) => [item, { answer, over: undefined }]));
 const survey = (w: Workspace) => w.handOuts['h-survey'] as HandOut;
 const withCopy = (copy: Copy) => (w: Workspace) => ({ ...w, copies: { ...w.copies, [copy.id]: copy } });
 
@@ -60,11 +63,11 @@ describe('the desk', () => {
 describe('an answer', () => {
   it('begins the learner’s own copy, and is one answer more in the same go', async () => {
     await sit('l-corin');
-    const first = copies().answered('h-survey', { 'rp-q3': text('rain') });
+    const first = copies().answered('h-survey', typed({ 'rp-q3': text('rain') }));
     expect(first).toMatchObject({ id: copyIdOf('h-survey', 'l-corin'), learnerId: 'l-corin' });
     expect(first?.goes).toHaveLength(1);
     await sit('l-corin', withCopy(first as Copy));
-    const second = copies().answered('h-survey', { 'rp-q3': text('rain'), 'rp-q4': text('crab') });
+    const second = copies().answered('h-survey', typed({ 'rp-q3': text('rain'), 'rp-q4': text('crab') }));
     expect(second?.goes).toHaveLength(1);
     expect(Object.keys(second?.goes[0]?.answers ?? {})).toEqual(['rp-q3', 'rp-q4']);
     expect(second?.goes[0]?.startedAt).toBe(first?.goes[0]?.startedAt);
@@ -72,8 +75,8 @@ describe('an answer', () => {
 
   it('is not taken once the work is submitted, nor for what is not theirs', async () => {
     const desk = await sit('l-jory');
-    expect(copies().answered('h-survey', { 'rp-q3': text('x') })).toBeUndefined();
-    expect(copies().answered('h-bus', { 'bus-q1': text('x') })).toBeUndefined();
+    expect(copies().answered('h-survey', typed({ 'rp-q3': text('x') }))).toBeUndefined();
+    expect(copies().answered('h-bus', typed({ 'bus-q1': text('x') }))).toBeUndefined();
     expect(desk.of('h-survey')?.locked).toBe(true);
   });
 
@@ -86,7 +89,7 @@ describe('an answer', () => {
     const again = await sit('l-tamsin', withCopy(copies().begunAgain('h-survey') as Copy));
     expect(again.of('h-survey')).toMatchObject({ state: 'another go', go: 2, locked: false, again: null });
     expect(again.of('h-survey')?.answers['rp-q4']).toEqual(text('crab'));
-    const copy = copies().answered('h-survey', { ...work?.answers, 'rp-q5': text('limpet') });
+    const copy = copies().answered('h-survey', typed({ ...work?.answers, 'rp-q5': text('limpet') }));
     expect(copy?.goes.map((g) => g.n)).toEqual([1, 2]);
     expect(copy?.goes[0]?.answers['rp-q5']).toEqual(text('mussel'));
     expect(copy?.goes[0]?.submittedAt).not.toBeNull();
@@ -102,11 +105,11 @@ describe('an answer', () => {
     const desk = await sit('l-merryn', twice);
     // A key pressed in what is submitted begins nothing: another go has a button of its own.
     expect(desk.of('h-survey')).toMatchObject({ go: 1, locked: true, again: 'left' });
-    expect(copies().answered('h-survey', { 'rp-q1': text('again') })).toBeUndefined();
+    expect(copies().answered('h-survey', typed({ 'rp-q1': text('again') }))).toBeUndefined();
     const begun = copies().begunAgain('h-survey') as Copy;
     expect(begun.goes.map((g) => g.submittedAt !== null)).toEqual([true, false]);
     await sit('l-merryn', (w) => withCopy(begun)(twice(w)));
-    const copy = copies().answered('h-survey', { 'rp-q1': text('again') }, true) as Copy;
+    const copy = copies().answered('h-survey', typed({ 'rp-q1': text('again') }), true) as Copy;
     expect(copy.goes).toHaveLength(2);
     const done = await sit('l-merryn', (w) => withCopy(copy)(twice(w)));
     expect(done.of('h-survey')).toMatchObject({ locked: true, again: null });
@@ -181,13 +184,21 @@ describe('work that several do together, and places', () => {
 
   it('is written in one copy, with who wrote what', async () => {
     const desk = await sit('l-jory', inGroups);
-    expect(desk.of('h-survey')).toMatchObject({ team: 'Terns', mates: ['Kerra L.'] });
-    const first = copies().answered('h-survey', { 'rp-q3': text('rain') });
+    expect(desk.of('h-survey')).toMatchObject({ together: { team: 'Terns', mates: ['Kerra L.'] } });
+    const first = copies().answered('h-survey', typed({ 'rp-q3': text('rain') }));
     expect(first).toMatchObject({ id: 'h-survey.terns', learnerId: 'terns' });
     const other = await sit('l-kerra', (w) => withCopy(first as Copy)(inGroups(w)));
     expect(other.of('h-survey')).toMatchObject({ state: 'working', answers: { 'rp-q3': text('rain') } });
-    const second = copies().answered('h-survey', { 'rp-q3': text('rain'), 'rp-q4': text('sun') });
+    const second = copies().answered('h-survey', typed({ 'rp-q4': text('sun') }));
     expect(second?.goes.at(-1)?.by).toEqual({ 'rp-q3': 'l-jory', 'rp-q4': 'l-kerra' });
+    // At one machine the others write too, each in turn.
+    copies().writer.set('l-jory');
+    const third = copies().answered('h-survey', typed({ 'rp-q5': text('wind') }));
+    expect(third?.goes.at(-1)?.by).toMatchObject({ 'rp-q5': 'l-jory' });
+    expect(other.of('h-survey')?.together).toMatchObject({
+      by: { 'rp-q3': 'l-jory' },
+      members: [{ name: 'Kerra L.' }, { name: 'Jory S.' }],
+    });
   });
 
   it('a sheet for notes beside it is the learner’s own, and no go begins by it', async () => {
@@ -198,7 +209,7 @@ describe('work that several do together, and places', () => {
     expect(copy).toMatchObject({ goes: [], notes: { c1: 'My own words' } });
     const again = await sit('l-corin', (w) => withCopy(copy as Copy)(as({ companions: [notes] })(w)));
     expect(again.of('h-survey')).toMatchObject({ state: 'to start', notes: { c1: 'My own words' } });
-    expect(copies().answered('h-survey', { 'rp-q3': text('rain') })?.notes).toEqual({ c1: 'My own words' });
+    expect(copies().answered('h-survey', typed({ 'rp-q3': text('rain') }))?.notes).toEqual({ c1: 'My own words' });
   });
 
   const place = { pageIds: ['rp-p2'], names: true, isOpen: true, comments: true, remarks: [] };

@@ -1,5 +1,6 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import {
+  besideOf,
   type Comfort,
   comfortNow,
   type Copy,
@@ -8,6 +9,7 @@ import {
   type LearnerPackage,
   mayTakeBack,
   openGo,
+  type Overtaken,
   packageOf,
   type Said,
   PLAIN_COMFORT,
@@ -33,12 +35,24 @@ export interface DeskWork {
   readonly state: CopyState;
 }
 
+/** Work that several do together, on one sheet. */
+export interface Together {
+  readonly team: string;
+  /** The names of the others. */
+  readonly mates: readonly string[];
+  /** Who they all are, by name; empty where that is not known here. */
+  readonly members: readonly { readonly id: string; readonly name: string }[];
+  /** Who wrote the answer to a question, by item. */
+  readonly by: Readonly<Record<string, string>>;
+}
+
 /** One piece of work that is open on the desk. */
 export interface DeskSheetWork {
   readonly sheet: LearnerPackage;
-  /** Who does it too, and what they are called together; empty where it is the learner's own. */
-  readonly mates: readonly string[];
-  readonly team: string;
+  /** Of what several do together: what they are called, who they are, and who wrote what; null where it is the learner's own. */
+  readonly together: Together | null;
+  /** What somebody wrote at the same time, beside what stands there. */
+  readonly overtaken: readonly Overtaken[];
   readonly place: Slipped['place'];
   readonly companions: Slipped['companions'];
   /** What was written on its sheets of notes, by companion. */
@@ -207,8 +221,8 @@ export class DeskSession {
         before && beforeSheet
           ? packageOf(handOutId, { ...work, own: before.own }, beforeSheet, `${id}.${go}`)
           : packageOf(handOutId, work, sheet, `${id}.${go}`),
-      mates: work.mates,
-      team: work.team,
+      together: this.together(work, (earlier ?? last)?.by ?? {}),
+      overtaken: earlier || !last ? [] : besideOf(last),
       place: work.place,
       companions: work.companions,
       notes: copy?.notes ?? {},
@@ -234,6 +248,13 @@ export class DeskSession {
       before: earlier ? {} : (copy?.goes.at(-2)?.answers ?? {}),
       keys: this.keysTo(work, isClosed || state === 'submitted' || state === 'complete'),
     };
+  }
+
+  private together(work: Slipped, by: Readonly<Record<string, string>>): Together | null {
+    if (!work.shares) return null;
+    const me = this.learner();
+    const others = work.mateIds.map((id, i) => ({ id, name: work.mates[i] ?? '' }));
+    return { team: work.team, mates: work.mates, members: me && others.length ? [me, ...others] : [], by };
   }
 
   /** What stands under a flap; asked for when it is lifted, and let go again. */

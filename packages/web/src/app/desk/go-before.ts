@@ -1,16 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Answer, LearnerBlock } from '@lorvet/core/desk';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
-import { saying } from '../ui/say/say';
 
-/** What was answered to a question in the go before, beside what is answered now: to look at only. */
+/** Another answer to a question, beside what is answered now: to look at only. */
 @Component({
   selector: 'lv-go-before',
   imports: [LearnerBlockView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section [attr.aria-label]="t('What I answered before')">
-      <p>{{ t('What I answered before') }}</p>
+    <section [attr.aria-label]="says()">
+      <p>{{ says() }}</p>
       <lv-learner-block [block]="other()" [answer]="answer()" [bare]="true" [locked]="true" />
     </section>
   `,
@@ -32,7 +31,8 @@ import { saying } from '../ui/say/say';
 export class GoBefore {
   readonly block = input.required<LearnerBlock>();
   readonly answer = input.required<Answer>();
-  protected readonly t = saying();
+  /** What it is. */
+  readonly says = input.required<string>();
   /** Under another id: two of one id would be one group of choices. */
   protected readonly other = computed((): LearnerBlock => ({ ...this.block(), id: `${this.block().id}-before` }));
 }

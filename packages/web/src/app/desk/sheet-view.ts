@@ -18,8 +18,8 @@ import {
   answerIsEmpty,
   type Comfort,
   type LearnerPackage,
-  MOST_ASIDE,
   oneByOne,
+  type Overtaken,
   PLAIN_COMFORT,
   type Said,
   type Tools,
@@ -29,7 +29,7 @@ import {
 } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { HOME_LANGUAGES } from '../platform/home-language';
-import { Focused, InSight } from '../ui/focused';
+import { Focused } from '../ui/focused';
 import { onceDrawn } from '../ui/once-drawn';
 import { Media } from '../ui/blocks/media';
 import { LaidPage } from '../ui/blocks/laid-page';
@@ -43,8 +43,11 @@ import { AnswerHistory } from './answer-history';
 import { ComfortSettings } from './comfort/comfort-settings';
 import { comfortSays, comfortStyle, withPrint } from './comfort/comfort-style';
 import { HomeText } from './reading/home-text';
-import { GoBefore } from './go-before';
-import { MarkOf } from './mark-of';
+import { type BesideAll, BesideQuestion } from './beside-question';
+import type { Together } from './desk-session';
+import { StartAfresh } from './start-afresh';
+import { type Blank, SubmitAsk } from './submit-ask';
+import { Turns } from './turns';
 import { WentWell } from './went-well';
 import { Reader } from './reading/reader';
 import { Reading } from './reading/reading';
@@ -62,21 +65,22 @@ const FIELDS =
 @Component({
   selector: 'lv-sheet-view',
   imports: [
+    BesideQuestion,
     ComfortSettings,
     Companions,
     Focused,
-    GoBefore,
     HomeText,
-    InSight,
     LaidPage,
     LucideDynamicIcon,
-    MarkOf,
     Media,
     PageMarkView,
     PaperSheet,
     Reading,
     Ruler,
+    StartAfresh,
+    SubmitAsk,
     SwatchMark,
+    Turns,
     WentWell,
   ],
   providers: [Reader, SheetContext, Use],
@@ -103,9 +107,12 @@ export class SheetView {
   /** What stands at the top: saved, submitted, looking as somebody. */
   readonly status = input('');
   readonly comment = input('');
-  /** Who does it too, and what they are called together. */
-  readonly mates = input<readonly string[]>([]);
-  readonly team = input('');
+  /** Who does it too, where several share the sheet; and whose turn it is to write. */
+  readonly together = input<Together | null>(null);
+  readonly writer = input('');
+  readonly passedOn = output<string>();
+  /** What somebody wrote at the same time, beside what stands there. */
+  readonly overtaken = input<readonly Overtaken[]>([]);
   /** What goes with it, and what was written on its sheets of notes. */
   readonly companions = input<readonly SlippedCompanion[]>([]);
   readonly noted = input<Readonly<Record<string, string>>>({});
@@ -166,17 +173,15 @@ export class SheetView {
   protected readonly reader = inject(Reader);
   private readonly use = inject(Use);
   private readonly submitButton = viewChild<ElementRef<HTMLElement>>('submitButton');
-  private readonly afreshButton = viewChild<ElementRef<HTMLElement>>('afreshButton');
   private readonly hearButton = viewChild<ElementRef<HTMLElement>>('hearButton');
   protected readonly at = signal(0);
-  protected readonly comfortOpen = signal(false);
+  /** What stands beside the sheet: the comfort, or the page in the language at home. */
+  protected readonly side = signal<'home' | 'comfort' | null>(null);
   protected readonly asking = signal(false);
   /** Whether the go before stands beside the answers. */
   protected readonly besideBefore = signal(false);
   protected readonly hasBefore = computed(() => Object.values(this.before()).some((a) => !answerIsEmpty(a)));
   protected readonly hasMarks = computed(() => Object.keys(this.lastMarks()).length > 0);
-  /** Whether the page is shown in the language at home beside it. */
-  protected readonly homeOpen = signal(false);
   protected readonly homeButton = viewChild<ElementRef<HTMLElement>>('homeButton');
   protected readonly home = computed(() => HOME_LANGUAGES.find((l) => l.code === this.comfort().home));
   /** Whether the sheet is looked at as it is printed, or is being printed from the screen. */
@@ -214,8 +219,6 @@ export class SheetView {
         .join(' ')}`,
   );
   private readonly clock = inject(Clock);
-  protected readonly mostAside = MOST_ASIDE;
-  protected readonly askingAfresh = signal(false);
   protected readonly hasAnswers = computed(() => Object.values(this.answers()).some((a) => !answerIsEmpty(a)));
   /** What was just taken back or made again, for who cannot see it. */
   protected readonly undid = signal('');
@@ -234,16 +237,25 @@ export class SheetView {
       };
     }),
   );
-  protected readonly blanks = computed(() =>
+  protected readonly blanks = computed((): Blank[] =>
     this.items()
       .filter((x) => answerIsEmpty(this.answers()[x.id]))
       .map((x) => ({ ...x, number: this.numbers().get(x.id) ?? 0 })),
   );
 
-  protected readonly together = computed(() => {
-    const [all, named] = [this.mates(), 6];
-    const more = this.t('{count} more', { count: all.length - named });
-    return this.speaks.list(all.length > named ? [...all.slice(0, named), more] : all);
+  /** What stands beside the questions. */
+  protected readonly besideAll = computed((): BesideAll => {
+    const names = new Map(this.together()?.members.map((m) => [m.id, m.name]));
+    const wrote = Object.entries(this.together()?.by ?? {}).map(([item, id]) => [item, names.get(id) ?? '']);
+    return {
+      marks: this.marks(),
+      notes: this.notesBack(),
+      comments: this.comments(),
+      keys: this.keys(),
+      before: this.besideBefore() ? this.before() : {},
+      wrote: Object.fromEntries(wrote) as Record<string, string>,
+      overtaken: this.overtaken().map((o) => ({ ...o, name: names.get(o.by ?? '') ?? '' })),
+    };
   });
 
   constructor() {
@@ -252,9 +264,8 @@ export class SheetView {
       const [left, pages] = [this.leftAt(), this.pages()];
       if (!pages.length || left === null) return;
       untracked(() => {
-        const page = pages.findIndex((p) => p.blocks.some((b) => b.id === left));
-        if (page > 0) this.at.set(page);
-        if (page >= 0) this.onceDrawn(() => this.inSight(left));
+        const page = this.pageOf(left);
+        if (page >= 0) this.lead(page, () => this.inSight(left));
         going.destroy();
       });
     });
@@ -292,8 +303,6 @@ export class SheetView {
     const step = this.history[what]();
     if (!step) return;
     this.answered.emit(step);
-    const page = this.pages().findIndex((p) => p.blocks.some((b) => b.id === step.id));
-    if (page >= 0 && page !== this.at() && !this.isOne()) this.at.set(page);
     const number = this.numbers().get(step.id);
     const undo = what === 'undo';
     this.undid.set(
@@ -301,7 +310,7 @@ export class SheetView {
         ? this.t(undo ? 'Taken back: question {number}' : 'Made again: question {number}', { number })
         : this.t(undo ? 'An answer is taken back' : 'An answer is made again'),
     );
-    this.onceDrawn(() => this.inSight(step.id));
+    this.lead(this.pageOf(step.id), () => this.inSight(step.id));
   }
 
   /** In a field the browser’s own undo acts on what is written there. */
@@ -322,20 +331,25 @@ export class SheetView {
     if (block && box && (box.top < 90 || box.top > innerHeight - 160)) block.scrollIntoView({ block: 'center' });
   }
 
+  private pageOf(blockId: string): number {
+    return this.pages().findIndex((p) => p.blocks.some((b) => b.id === blockId));
+  }
+
+  /** Shows a page, and does the rest once it is there. */
+  private lead(page: number, then: () => void): void {
+    if (page >= 0 && !this.isOne()) this.at.set(page);
+    this.onceDrawn(then);
+  }
+
   protected turn(to: number): void {
     this.asking.set(false);
-    if (this.isOne()) {
-      const id = this.pages()[to]?.blocks[0]?.id;
-      this.onceDrawn(() => this.host.nativeElement.querySelectorAll('.page')[to]?.scrollIntoView({ block: 'start' }));
-      if (id) this.moved.emit(id);
-      return;
-    }
-    this.at.set(to);
     const first = this.pages()[to]?.blocks[0];
     if (first) this.moved.emit(first.id);
-    this.onceDrawn(() => {
-      this.host.nativeElement.querySelector<HTMLElement>('main')?.focus();
-      this.host.nativeElement.scrollIntoView({ block: 'start' });
+    this.lead(to, () => {
+      const host = this.host.nativeElement;
+      if (this.isOne()) return host.querySelectorAll('.page')[to]?.scrollIntoView({ block: 'start' });
+      host.querySelector<HTMLElement>('main')?.focus();
+      host.scrollIntoView({ block: 'start' });
       this.reader.turned();
     });
   }
@@ -372,27 +386,20 @@ export class SheetView {
     this.asking.set(true);
   }
 
+  protected toggle(which: 'home' | 'comfort'): void {
+    this.side.set(this.side() === which ? null : which);
+  }
+
   protected notYet(): void {
     this.asking.set(false);
     this.submitButton()?.nativeElement.focus();
   }
 
-  protected notAfresh(): void {
-    this.askingAfresh.set(false);
-    this.onceDrawn(() => this.afreshButton()?.nativeElement.focus());
-  }
-
-  protected toItem(id: string): void {
-    const page = this.items().find((x) => x.id === id)?.page;
-    if (page !== undefined) this.toQuestion({ id, page });
-  }
-
-  /** Leads to a question that is empty: into what is answered first in it. */
-  protected toQuestion({ id, page }: { readonly id: string; readonly page: number }): void {
+  /** Leads to a question: into what is answered first in it. */
+  protected toQuestion({ id }: { readonly id: string }): void {
     this.asking.set(false);
-    if (!this.isOne()) this.at.set(page);
     this.moved.emit(id);
-    this.onceDrawn(() => {
+    this.lead(this.pageOf(id), () => {
       const block = this.blockOf(id);
       block?.scrollIntoView({ block: 'center' });
       (block?.querySelector<HTMLElement>(FIELDS) ?? block)?.focus({ preventScroll: true });

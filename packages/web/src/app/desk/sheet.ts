@@ -20,7 +20,7 @@ import { DeskActions } from '../store/actions';
 import { KeepingSync } from '../store/keeping-sync';
 import { WorkspaceStore } from '../store/workspace';
 import { Full } from '../ui/full';
-import { DeskCopies } from './desk-copies';
+import { DeskCopies, type Typed } from './desk-copies';
 import { DeskSession } from './desk-session';
 import { SheetView, type Trouble } from './sheet-view';
 import { saying } from '../ui/say/say';
@@ -47,8 +47,10 @@ const PAUSE_MS = 400;
         [companions]="w.companions"
         [noted]="w.notes"
         (noting)="note($event.id, $event.text)"
-        [mates]="w.mates"
-        [team]="w.team"
+        [together]="w.together"
+        [writer]="writer()"
+        (passedOn)="passOn($event)"
+        [overtaken]="w.overtaken"
         [placeIds]="w.place?.pageIds ?? []"
         [hasPlaces]="w.place?.isOpen ?? false"
         (placesAsked)="toPlaces()"
@@ -95,15 +97,18 @@ export class DeskSheet {
   private readonly sync = inject(KeepingSync);
   private readonly router = inject(Router);
   protected readonly under = (blockId: string) => this.session.under(this.handOutId(), blockId);
+  protected readonly writer = computed(() => this.copies.writer() || (this.session.learner()?.id ?? ''));
   protected readonly ready = this.session.hold(() => this.handOutId());
   /** The earlier go that is looked at. */
   private readonly looked = signal<number | undefined>(undefined);
   protected readonly work = computed(() => this.session.of(this.handOutId(), this.looked()));
   /** What was written since it was last handed on, by item: it stands before what comes from elsewhere. */
-  private readonly written = signal<Readonly<Record<string, Answer>>>({});
-  protected readonly answers = computed(() =>
-    this.looked() ? (this.work()?.answers ?? {}) : { ...this.work()?.answers, ...this.written() },
-  );
+  private readonly written = signal<Readonly<Record<string, Typed>>>({});
+  protected readonly answers = computed(() => {
+    const kept = this.work()?.answers ?? {};
+    if (this.looked()) return kept;
+    return { ...kept, ...Object.fromEntries(Object.entries(this.written()).map(([item, t]) => [item, t.answer])) };
+  });
   private readonly isDirty = computed(() => Object.keys(this.written()).length > 0);
   /** The block at which the learner is now; empty until they went anywhere. */
   protected at = '';
@@ -155,7 +160,10 @@ export class DeskSheet {
     });
     sayOnLeaving(() => this.save(true));
     // It is said here, and not to the teacher who comes after.
-    inject(DestroyRef).onDestroy(() => this.full.field.set(null));
+    inject(DestroyRef).onDestroy(() => {
+      this.full.field.set(null);
+      this.copies.writer.set('');
+    });
   }
 
   protected look(go: number): void {
@@ -175,7 +183,10 @@ export class DeskSheet {
 
   protected take(id: string, answer: Answer): void {
     this.at = id;
-    this.written.set({ ...this.written(), [id]: answer });
+    // What was there as it was begun: what comes from elsewhere meanwhile is not written over.
+    const begun = this.written()[id];
+    const over = begun ? begun.over : this.work()?.answers[id];
+    this.written.set({ ...this.written(), [id]: { answer, over } });
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.save(), PAUSE_MS);
   }
@@ -184,7 +195,7 @@ export class DeskSheet {
   protected save(withUse = false): void {
     clearTimeout(this.timer);
     const used = withUse ? (this.view()?.takeUse() ?? {}) : {};
-    if (this.isDirty()) this.keep(this.copies.answered(this.handOutId(), this.answers()), used);
+    if (this.isDirty()) this.keep(this.copies.answered(this.handOutId(), this.written()), used);
     else if (Object.keys(used).length || (withUse && this.at)) this.keep(this.copies.kept(this.handOutId()), used);
     this.written.set({});
   }
@@ -197,7 +208,7 @@ export class DeskSheet {
 
   protected async submit(): Promise<void> {
     clearTimeout(this.timer);
-    this.keep(this.copies.answered(this.handOutId(), this.answers(), true), this.view()?.takeUse() ?? {});
+    this.keep(this.copies.answered(this.handOutId(), this.written(), true), this.view()?.takeUse() ?? {});
     this.written.set({});
     await this.sync.flush();
     if (this.keeper.saved()) this.leave();
@@ -227,6 +238,12 @@ export class DeskSheet {
     this.save();
     const copy = this.copies.noted(this.handOutId(), id, text);
     if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
+  }
+
+  /** It is another's turn: what was written so far is its writer's. */
+  protected passOn(learnerId: string): void {
+    this.save();
+    this.copies.writer.set(learnerId);
   }
 
   protected toPlaces(): void {

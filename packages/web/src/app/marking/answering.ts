@@ -105,8 +105,8 @@ export class Answering {
 
   /** Puts a try that was set aside back in its place; what stands there is set aside. */
   giveBack(asideId: string): void {
-    const aside = { id: this.clock.newId(), at: this.clock.iso() };
-    this.change((go) => broughtBack(go, asideId, aside), 'bring a try back');
+    const pen = { id: this.clock.newId(), from: this.clock.newId(), at: this.clock.iso() };
+    this.change((go) => broughtBack(go, asideId, pen), 'bring a try back');
   }
 
   /** Marks; where the learner was told theirs already, they are told these. */

@@ -49,7 +49,7 @@ describe('the work of a class', () => {
     const now = () => place.work.copies()[id]?.goes.at(-1);
     const go = now();
     if (!go) throw new Error('nothing was begun');
-    const fresh = afresh(go, { id: 'try', at: '2026-11-24T08:00:00.000Z' });
+    const fresh = afresh(go, { id: 'try', from: 'here', at: '2026-11-24T08:00:00.000Z' });
     const copy = place.work.copies()[id];
     if (copy) place.work.dispatch(DeskActions.copySaved({ copy: { ...copy, goes: [fresh] } }));
     await place.press(/^Demelza K\., question 1/);

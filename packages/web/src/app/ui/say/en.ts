@@ -18,4 +18,5 @@ export const EN: Readonly<Record<Counted, Said>> = {
   '{count} counters': { one: '{count} counter', other: '{count} counters' },
   '{count} questions are right:': { one: '{count} question is right:', other: '{count} questions are right:' },
   '{count} answers have no points.': { one: '{count} answer has no points.', other: '{count} answers have no points.' },
+  '{count} answers': { one: '{count} answer', other: '{count} answers' },
 };

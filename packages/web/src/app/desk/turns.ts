@@ -1,0 +1,75 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { Say, saying } from '../ui/say/say';
+import type { Together } from './desk-session';
+
+/** Names that are told, before the rest is counted. */
+const NAMED = 6;
+
+/** On a sheet that several share: who they are, and whose turn it is to write. One press passes it on. */
+@Component({
+  selector: 'lv-turns',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (isFirst()) {
+      <p>
+        <strong>{{ together().team }}:</strong>
+        {{ t('You do this together with {others}. There is one sheet for all of you.', { others: others() }) }}
+      </p>
+    }
+    @if (canWrite() && members().length) {
+      <div class="row" role="group" [attr.aria-label]="t('Whose turn is it to write?')">
+        <span aria-hidden="true">{{ t('Whose turn is it to write?') }}</span>
+        @for (m of members(); track m.id) {
+          <button class="btn" type="button" [attr.aria-pressed]="m.id === writer()" (click)="passed.emit(m.id)">
+            {{ m.name }}
+            <span class="small">{{ t('{count} answers', { count: m.wrote }) }}</span>
+          </button>
+        }
+      </div>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 8px;
+    }
+    .row {
+      gap: 8px;
+    }
+    .btn {
+      min-height: 46px;
+      padding: 4px 14px;
+      font-size: 0.95em;
+      white-space: normal;
+    }
+    .btn .small {
+      font-size: 0.85em;
+      font-weight: 400;
+    }
+    .btn[aria-pressed='true'] {
+      border-width: 2px;
+      border-color: var(--ink);
+      font-weight: 700;
+    }
+  `,
+})
+export class Turns {
+  readonly together = input.required<Together>();
+  /** Whose turn it is. */
+  readonly writer = input('');
+  /** Whether the first page is shown: there it is said who they are. */
+  readonly isFirst = input(true);
+  readonly canWrite = input(false);
+  readonly passed = output<string>();
+  private readonly say = inject(Say);
+  protected readonly t = saying();
+  protected readonly members = computed(() => {
+    const wrote = Object.values(this.together().by);
+    return this.together().members.map((m) => ({ ...m, wrote: wrote.filter((id) => id === m.id).length }));
+  });
+  protected readonly others = computed(() => {
+    const all = this.together().mates;
+    const more = this.t('{count} more', { count: all.length - NAMED });
+    return this.say.list(all.length > NAMED ? [...all.slice(0, NAMED), more] : all);
+  });
+}
