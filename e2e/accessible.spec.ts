@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { faults, ofFamily, openDemo, reload, sitDown, stands, watchErrors } from './helpers';
+import { faults, giveToAnemones, kept, ofFamily, openDemo, reload, sitDown, stands, watchErrors } from './helpers';
 
 const PLACES: Record<string, string> = {
   shelf: '/shelf',
@@ -160,6 +160,33 @@ test('the desk keeps to AAA, also with more contrast, and wears no dark colours 
     expect(await found(), `page ${i + 1}`).toEqual([]);
     await page.getByRole('button', { name: 'Next' }).click();
   }
+});
+
+test('a formula is built and read with the keyboard alone, is AAA, and fits at 400 %', async ({ page }) => {
+  test.slow();
+  await openDemo(page, '/bench/puncture');
+  await page.locator('[data-block="pun-q1"]').focus();
+  await page.getByRole('checkbox', { name: /^Signs and formulas/ }).check();
+  await page.getByRole('button', { name: 'Save as revision 2' }).click();
+  await expect(page.getByRole('button', { name: 'Save as revision 2' })).toBeHidden();
+  await kept(page);
+  await giveToAnemones(page, 'Mending a puncture');
+  await sitDown(page, 'Heron class', 'Elowen');
+  await page.getByRole('link', { name: /Mending a puncture/ }).click();
+  await page.getByRole('button', { name: 'Fraction' }).focus();
+  await page.keyboard.press('Enter');
+  // At once, as fast as it can be typed.
+  await page.keyboard.type('x + 1');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('2');
+  expect(await faultsInAll(page, 'at the desk'), 'pad').toEqual([]);
+  expect(await tooWide(page)).toBeLessThanOrEqual(0);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: /lift the tyre/ })).toHaveValue('(x + 1)/2');
+  await expect(page.getByRole('textbox', { name: /lift the tyre/ })).toBeFocused();
+  await expect(page.getByRole('math')).toBeVisible();
+  expect(await page.getByRole('math').evaluate((m) => m.querySelector('mfrac')?.children.length)).toBe(2);
+  expect(await faultsInAll(page, 'at the desk'), 'formula').toEqual([]);
 });
 
 /** In forced colours the system's own stand, which axe does not see: they are looked at by hand, and here by their lines. */

@@ -56,7 +56,10 @@ test('groups of three have one copy, with who wrote what; what was said is said 
   await expect(page.getByRole('radio').first()).toBeChecked();
   await expect(page.getByText('Written by Jory S.')).toBeVisible();
   // The others write at the same machine too: whose turn it is, is one press. Who comes last wrote it.
-  await page.getByRole('group', { name: 'Whose turn is it to write?' }).getByRole('button', { name: 'Jory S.' }).click();
+  await page
+    .getByRole('group', { name: 'Whose turn is it to write?' })
+    .getByRole('button', { name: 'Jory S.' })
+    .click();
   await page.getByRole('radio').last().check();
   await expect(page.getByRole('button', { name: /^Jory S\. 1 answer/ })).toBeVisible();
   // In two windows at once: no word of either is lost, and both stand on the sheet.

@@ -146,7 +146,7 @@ export async function sitDown(page: Page, className: string, name: string): Prom
 export async function planForAnemones(page: Page, title: string): Promise<void> {
   await page.goto('/hand-outs');
   await page.getByRole('button', { name: 'New hand-out' }).click();
-  await page.getByRole('button', { name: title }).first().click();
+  await page.getByRole('dialog').getByRole('button', { name: title }).click();
   await page.getByRole('button', { name: 'Choose who' }).click();
   await page.getByRole('checkbox', { name: 'Anemones, 3' }).check();
   await page.keyboard.press('Escape');

@@ -53,5 +53,6 @@ export * from './learners/comfort';
 export { contrastOf, deskColours, held, LEAST_CONTRAST } from './learners/contrast';
 export * from './work/answer';
 export * from './work/copy';
+export { formulaSource, type Shape, shaped } from './work/formula';
 export { besideOf, type Overtaken, recorded, takenIn } from './work/journal';
 export { z } from './zod';

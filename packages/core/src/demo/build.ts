@@ -85,13 +85,14 @@ export const b = {
     prompt: string,
     key: number,
     unit: string,
-    x: ItemExtras & { tolerance?: number; given?: Given[]; formula?: string } = {},
+    x: ItemExtras & { tolerance?: number; given?: Given[]; formula?: string; signs?: true } = {},
   ): Block => ({
     ...item(id, prompt, { demand: 'apply', ...x }),
     kind: 'number',
     key,
     unit,
     tolerance: x.tolerance ?? 0,
+    ...(x.signs ? { signs: x.signs } : {}),
     ...(x.given && x.formula ? { given: x.given, formula: x.formula } : {}),
   }),
 };

@@ -50,6 +50,7 @@ export function rightBus(clock: Clock, pictureId: string): Family {
         ),
         b.number('bus-q5', 'You take the 8:40. How many minutes too early are you?', 20, 'minutes', { o: O.time }),
         b.number('bus-q7', 'A ticket costs 3 coins. How many coins do 5 tickets cost?', 15, 'coins', {
+          signs: true,
           o: O.plan,
           given: [
             { name: 'a', value: 3, min: 2, max: 6, step: 1 },

@@ -1,13 +1,12 @@
+import { onOneLine } from './formula';
+
 /**
  * A number as a learner types it: spaces, the unit after it, a decimal comma or point,
- * a simple fraction ("1/2", "2 1/2"). Null where it is not one.
+ * a simple fraction ("1/2", "2 1/2", "2½"). Null where it is not one.
  */
 export function readNumber(text: string, unit: string): number | null {
-  let t = text
-    .trim()
-    .toLowerCase()
-    .replace(/\u2212/g, '-');
-  const u = unit.trim().toLowerCase();
+  let t = onOneLine(text).trim().toLowerCase();
+  const u = onOneLine(unit).trim().toLowerCase();
   if (u && t.endsWith(u)) t = t.slice(0, -u.length).trim();
   const fraction = /^(-)?(?:(\d+) )?(\d+)\/(\d+)$/.exec(t);
   if (fraction) {

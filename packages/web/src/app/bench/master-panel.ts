@@ -97,7 +97,7 @@ import { Parts } from '../store/parts';
             }
             @if (item.kind === 'short-text' || item.kind === 'long-text' || item.kind === 'number') {
               <lv-check [on]="item.signs ?? false" (turned)="set(item, { signs: $event || undefined })"
-                >Signs for maths beside the field</lv-check
+                >Signs and formulas for maths beside the field</lv-check
               >
             }
             @if (item.kind === 'short-text') {

@@ -10,13 +10,14 @@ import {
   untracked,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { itemsOf, learnerSheet, type Verdict } from '@lorvet/core';
+import { type ItemBlock, itemsOf, learnerSheet, type Verdict } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Splitter } from 'primeng/splitter';
 import { Textarea } from 'primeng/textarea';
 import { NumberField } from '../ui/controls/number';
 import { growing } from '../ui/growing';
 import { Near } from '../ui/near';
+import { Formula } from '../ui/blocks/formula';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { onceDrawn } from '../ui/once-drawn';
@@ -50,6 +51,7 @@ const ROWS = 6;
     Empty,
     ButtonDirective,
     FootBar,
+    Formula,
     LaidPage,
     LearnerBlockView,
     Near,
@@ -139,6 +141,9 @@ export class MarkingGrid {
   /** Whose work a row is: a learner's, or that of those who do it together. */
   protected readonly noun = computed(() => (this.rows()[0]?.members ? 'group' : 'learner'));
   protected readonly sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+  /** Whether formulas are wanted in the answer. */
+  protected readonly withFormulas = (item: ItemBlock): boolean => 'signs' in item && item.signs === true;
 
   /** Who of those who do it together wrote an answer. */
   protected writer(itemId: string): string {

@@ -1,5 +1,6 @@
 import { z } from '../../../zod';
 import { textOf } from '../../../work/answer';
+import { plainFormula } from '../../../work/formula';
 import { matchWords } from '../../../work/match-words';
 import { type BlockKind, itemBase, itemWords, learnerItem, learnerItemBase, withItemWords } from '../../block';
 
@@ -42,7 +43,8 @@ export const shortText: BlockKind<ShortText, z.infer<typeof learnerSchema>> = {
     mark: (b, a) => {
       const accepted = b.key.filter((k) => k.trim() !== '');
       if (accepted.length === 0) return { verdict: 'yours', points: 0, outOf: b.points, why: 'No key is set.' };
-      const match = matchWords(textOf(a), accepted, b.spellingTolerant);
+      const same = b.signs && accepted.some((k) => plainFormula(k) === plainFormula(textOf(a)));
+      const match = same ? 'same' : matchWords(textOf(a), accepted, b.spellingTolerant);
       const right = match !== 'different';
       return {
         verdict: right ? 'right' : 'not-yet',

@@ -41,6 +41,40 @@ describe('beside a field', () => {
     expect(await place.has(ButtonHarness, 'times')).toBe(false);
   });
 
+  it('a fraction is filled in as it looks and goes in as text; what is typed is shown as a formula', async () => {
+    await show({ kind: 'short-text', signs: true });
+    field().value = 'y = 2';
+    field().dispatchEvent(new Event('input', { bubbles: true }));
+    await place.press('Fraction');
+    const shown = () => place.fixture.nativeElement as HTMLElement;
+    const form = () => [...shown().querySelectorAll<HTMLInputElement>('.form input')];
+    const [top, bottom] = form();
+    // Whoever types on at once types into it.
+    expect(document.activeElement).toBe(top);
+    for (const [input, text] of [
+      [top, 'x'],
+      [bottom, '1'],
+    ] as const) {
+      input?.focus();
+      if (input) input.value = text;
+      input?.dispatchEvent(new Event('input', { bubbles: true }));
+    }
+    // A sign goes where the cursor is.
+    await place.press('pi');
+    expect(said()).toEqual(['y = 2']);
+    bottom?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    await place.rest();
+    expect(said().at(-1)).toBe('y = 2 x/(1π)');
+    expect(form()).toEqual([]);
+    expect(shown().querySelector('math mfrac')?.textContent).toBe('x1π');
+    // Escape leaves the field as it was, and leads back.
+    await place.press('Root');
+    form()[0]?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
+    await place.rest();
+    expect(document.activeElement?.textContent?.trim()).toBe('Root');
+    expect(said().at(-1)).toBe('y = 2 x/(1π)');
+  });
+
   it('is nothing to speak into, unless this machine can hear', async () => {
     await show({ kind: 'short-text' });
     expect(await place.has(ButtonHarness, 'Speak it')).toBe(false);

@@ -3,44 +3,21 @@ import { LucideDynamicIcon } from '@lucide/angular';
 import { Dictation } from '../../platform/dictation';
 import { Full } from '../full';
 import { SheetContext } from './sheet-context';
-import { saying } from '../say/say';
-
-/** Signs of maths that a keyboard lacks, each with how it is called. */
-const SIGNS = [
-  ['×', 'times'],
-  ['÷', 'divided by'],
-  ['−', 'minus'],
-  ['=', 'equals'],
-  ['≠', 'is not equal to'],
-  ['<', 'is less than'],
-  ['>', 'is more than'],
-  ['≤', 'is at most'],
-  ['≥', 'is at least'],
-  ['½', 'one half'],
-  ['¼', 'one quarter'],
-  ['¾', 'three quarters'],
-  ['²', 'squared'],
-  ['³', 'cubed'],
-  ['√', 'square root of'],
-  ['π', 'pi'],
-  ['°', 'degrees'],
-  ['£', 'pounds'],
-] as const;
+import { SignPad } from './sign-pad';
+import { Say, saying } from '../say/say';
 
 type Field = HTMLInputElement | HTMLTextAreaElement;
 
 /** Beside a field: words that are spoken into it, and signs that are pressed into it, where its cursor is. */
 @Component({
   selector: 'lv-field-help',
-  imports: [LucideDynamicIcon],
+  imports: [LucideDynamicIcon, SignPad],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (signs()) {
-      <div class="row" role="group" [attr.aria-label]="t('Signs for maths')">
-        @for (s of SIGNS; track s[0]) {
-          <button type="button" class="btn sign" [attr.aria-label]="t(s[1])" (click)="press(s[0])">{{ s[0] }}</button>
-        }
-      </div>
+      @defer (on immediate) {
+        <lv-sign-pad [before]="before" (put)="press($event)" />
+      }
     }
     @if (speaks() && dictation.can() && !hidden()) {
       <div class="row">
@@ -59,7 +36,7 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
     }
   `,
   // It is no part of what is read aloud.
-  host: { 'data-quiet': '' },
+  host: { 'data-quiet': '', '[attr.lang]': 'desk.language()', '[attr.dir]': 'desk.direction()' },
   styles: `
     :host {
       display: grid;
@@ -79,11 +56,6 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
       padding: 2px 12px;
       font-size: 0.9em;
     }
-    .sign {
-      min-width: 44px;
-      padding: 0 8px;
-      font-size: 1em;
-    }
     @media print {
       :host {
         display: none;
@@ -92,6 +64,7 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
   `,
 })
 export class FieldHelp {
+  protected readonly desk = inject(Say);
   protected readonly t = saying();
   readonly field = input.required<Field>();
   readonly signs = input(false);
@@ -99,7 +72,6 @@ export class FieldHelp {
   readonly speaks = input(true);
   /** The whole text as it is then. */
   readonly told = output<string>();
-  protected readonly SIGNS = SIGNS;
   protected readonly dictation = inject(Dictation);
   private readonly full = inject(Full);
   private readonly context = inject(SheetContext, { optional: true });
@@ -111,6 +83,11 @@ export class FieldHelp {
   constructor() {
     inject(DestroyRef).onDestroy(() => this.stop());
   }
+
+  protected readonly before = (): string => {
+    const { value, selectionStart } = this.field();
+    return value.slice(0, selectionStart ?? value.length);
+  };
 
   protected press(sign: string): void {
     this.put(sign);
@@ -140,8 +117,7 @@ export class FieldHelp {
 
   /** Words stand apart from what is before them. */
   private say(words: string): void {
-    const { value, selectionStart } = this.field();
-    const before = value.slice(0, selectionStart ?? value.length);
+    const before = this.before();
     this.put(before && !/\s$/.test(before) ? ` ${words}` : words);
   }
 

@@ -41,6 +41,10 @@ export class Say {
     });
   }
 
+  direction(): 'rtl' | 'ltr' {
+    return RIGHT_TO_LEFT.has(this.language()) ? 'rtl' : 'ltr';
+  }
+
   /** A text in the language of the desk, with what belongs into its places; `count` chooses its plural form. */
   readonly text: Sayer = (text, ...[values]) => {
     this.language();
@@ -65,7 +69,7 @@ export class Say {
     await this.texts.changeLanguage(language);
     this.language.set(language);
     this.page.lang = language;
-    this.page.dir = RIGHT_TO_LEFT.has(language) ? 'rtl' : 'ltr';
+    this.page.dir = this.direction();
   }
 
   /** Speaks a language for as long as the part that calls it is there; then English again, unless another part speaks. */

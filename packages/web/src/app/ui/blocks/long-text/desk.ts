@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, type ElementRef, inject, viewChild } from '@angular/core';
 import { Full } from '../../full';
 import { FieldHelp } from '../field-help';
+import { Formula } from '../formula';
 import { type LearnerBlockOf, WrittenPart } from '../part';
 import { Ruled } from '../ruled';
 
 @Component({
   selector: 'lv-long-text-desk',
-  imports: [FieldHelp, Ruled],
+  imports: [FieldHelp, Formula, Ruled],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (block().starters?.length) {
@@ -31,6 +32,9 @@ import { Ruled } from '../ruled';
       @if (!locked()) {
         <lv-field-help [field]="field" [signs]="block().signs ?? false" (told)="give({ kind: 'text', text: $event })" />
       }
+    }
+    @if (block().signs) {
+      <lv-formula [text]="text()" />
     }
   `,
   styleUrl: '../written.css',

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { FieldHelp } from '../field-help';
+import { Formula } from '../formula';
 import { type LearnerBlockOf, WrittenPart } from '../part';
 
 @Component({
   selector: 'lv-number-desk',
-  imports: [FieldHelp],
+  imports: [FieldHelp, Formula],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<span class="number"
       ><input
@@ -27,6 +28,9 @@ import { type LearnerBlockOf, WrittenPart } from '../part';
         [speaks]="false"
         (told)="give({ kind: 'text', text: $event })"
       />
+    }
+    @if (block().signs) {
+      <lv-formula [text]="text()" />
     }`,
   styleUrl: '../written.css',
 })

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { FieldHelp } from '../field-help';
+import { Formula } from '../formula';
 import { type LearnerBlockOf, WrittenPart } from '../part';
 
 @Component({
   selector: 'lv-short-text-desk',
-  imports: [FieldHelp],
+  imports: [FieldHelp, Formula],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<input
       type="text"
@@ -19,6 +20,9 @@ import { type LearnerBlockOf, WrittenPart } from '../part';
     />
     @if (!locked() && !paper()) {
       <lv-field-help [field]="field" [signs]="block().signs ?? false" (told)="give({ kind: 'text', text: $event })" />
+    }
+    @if (block().signs) {
+      <lv-formula [text]="text()" />
     }`,
   styleUrl: '../written.css',
 })
