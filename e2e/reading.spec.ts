@@ -122,6 +122,36 @@ test('every comfort is seen to act, and is remembered wherever the learner sits 
   expect(errors).toEqual([]);
 });
 
+test('a version’s pictures stand above its words; the language of the desk is proposed for home', async ({ page }) => {
+  await openDemo(page);
+  await sitDown(page, 'Heron class', 'Corin B.');
+  await page.getByRole('link', { name: /^Start/ }).click();
+  await page.getByRole('button', { name: 'Aa Comfort' }).click();
+  // Its sheet has no pictures for words: nothing to choose that does nothing.
+  await expect(page.getByRole('checkbox', { name: 'Kinds of word' })).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'Pictures above words' })).toHaveCount(0);
+  await sitDown(page, 'Kestrel class', 'Nessa');
+  await page.getByRole('link', { name: /Market day/ }).click();
+  await page.getByRole('button', { name: 'Aa Comfort' }).click();
+  await page.getByRole('checkbox', { name: 'Pictures above words' }).check();
+  const words = page.locator('lv-word-pictures img');
+  await expect(words).toHaveCount(4);
+  const prompt = page.locator('.prompt').filter({ hasText: 'Which stall sells it?' });
+  const above = async () => {
+    const [picture, text] = [await words.first().boundingBox(), await prompt.boundingBox()];
+    return !!picture && !!text && picture.y < text.y + text.height / 2 && picture.y + picture.height > text.y;
+  };
+  await expect.poll(above).toBe(true);
+  // They stay above their words, however large those are.
+  await page.getByLabel('Size of letters').fill('32');
+  await expect.poll(above).toBe(true);
+  await page.getByLabel('Language of the desk').selectOption('fr');
+  await expect(page.getByLabel('Langue à la maison')).toHaveValue('fr');
+  await stands(page);
+  await page.reload();
+  await expect(words).toHaveCount(4);
+});
+
 test('the teacher sets how the desk is at first, fixes some of it and takes some away', async ({ page }) => {
   await openDemo(page, '/learners?learner=l-corin');
   await page.getByRole('button', { name: 'The desk at first' }).click();

@@ -16,7 +16,7 @@ import { busTiers } from './bus-tiers';
 import { punctureTiers } from './bike-tiers';
 import { personalPacket } from './packet';
 import { market } from './market';
-import { MARKET, TILL_SHEET } from './market-pictures';
+import { COINS, MARKET, STALL, TILL_SHEET } from './market-pictures';
 import { BUS_STOP, PUNCTURE, ROCK_POOL, TYRE_LEVER } from './pictures';
 import { correctedRockPool, rockPool } from './rock-pool';
 import { copiesOf, markingsOf, withReleased } from './survey-work';
@@ -61,8 +61,12 @@ export function demoWorkspace(nowMs: number): Workspace {
     pictureAsset('till-sheet.svg', TILL_SHEET),
     pictureAsset('tyre-lever.svg', TYRE_LEVER),
     asset('to-the-harbour.mp3', 'audio/mpeg', fromBase64(HARBOUR_VOICE)),
+    pictureAsset('stall.svg', STALL),
+    pictureAsset('coins.svg', COINS),
   ];
-  const [pool, stop, wheel, quay, till, lever, voice] = assets.map((a) => a.id) as [
+  const [pool, stop, wheel, quay, till, lever, voice, stall, coins] = assets.map((a) => a.id) as [
+    string,
+    string,
     string,
     string,
     string,
@@ -74,7 +78,7 @@ export function demoWorkspace(nowMs: number): Workspace {
   const firstPool = rockPool(clock, pool);
   const bus = busTiers(rightBus(clock, stop), voice, clock);
   const bike = punctureTiers(puncture(clock, wheel), lever, clock);
-  const quayMarket = market(clock, quay, till);
+  const quayMarket = market(clock, quay, till, { stall, coins });
 
   const survey: HandOut = {
     ...blankHandOut('h-survey', firstPool, 'Rock-pool survey', clock.iso(-6)),

@@ -19,6 +19,14 @@ export const MARKET = svg(
   <g transform="translate(424 156)"><circle cy="-26" r="11" fill="#6A3B2B"/><path d="M-13 46V-6q13-14 26 0v52z" fill="#44602F"/></g>`,
 );
 
+/** One stall, and coins, as small as a word. */
+export const STALL = svg(140, 140, `<g transform="translate(5 -52)">${stall(0, '#A23F25')}</g>`);
+export const COINS = svg(
+  140,
+  140,
+  `<g fill="#E3C37A" stroke="#7F5300" stroke-width="6"><circle cx="50" cy="60" r="34"/><circle cx="90" cy="86" r="34"/></g>`,
+);
+
 /** A sheet as it came from the copier: a shopping list with lines to write on, to be laid over. */
 export const TILL_SHEET = svg(
   600,

@@ -16,7 +16,12 @@ const item = (id: Id, prompt: string, objectiveId: Id, points = 2) => ({
 const pieces = (id: Id, ...texts: string[]) => texts.map((text, i) => ({ id: `${id}-${i + 1}`, text }));
 
 /** A packet that uses the many ways to answer, with one page laid over a copied sheet. */
-export function market(clock: Clock, pictureId: string, sheetId: string): Family {
+export function market(
+  clock: Clock,
+  pictureId: string,
+  sheetId: string,
+  words: { stall: string; coins: string },
+): Family {
   const contents: Block = { id: 'mk-c1', kind: 'contents', audience: 'learner', title: 'In this packet' };
   const today: Block = {
     id: 'mk-d1',
@@ -31,9 +36,9 @@ export function market(clock: Clock, pictureId: string, sheetId: string): Family
     audience: 'learner',
     title: 'Words of the market',
     entries: [
-      { id: 'mk-v1-1', word: 'stall', meaning: 'a table with a roof where things are sold' },
+      { id: 'mk-v1-1', word: 'stall', meaning: 'a table with a roof where things are sold', assetId: words.stall },
       { id: 'mk-v1-2', word: 'till', meaning: 'where you pay' },
-      { id: 'mk-v1-3', word: 'change', meaning: 'the money you get back' },
+      { id: 'mk-v1-3', word: 'change', meaning: 'the money you get back', assetId: words.coins },
     ],
   };
   const sort: Block = {

@@ -36,6 +36,8 @@ export const comfortSchema = z.object({
   /** Words shown in their parts; kinds of word shown by a mark and a colour. */
   parts: z.boolean().default(false),
   kinds: z.boolean().default(false),
+  /** Pictures above the words that the sheet has a picture for. */
+  symbols: z.boolean().default(false),
   /** The language at home, as its code; empty for none. */
   home: z.string().max(12).default(''),
   calm: z.boolean().default(false),
@@ -59,6 +61,7 @@ export const TOOLS = {
   aloud: ['speed', 'voice', 'reads'],
   parts: ['parts'],
   kinds: ['kinds'],
+  symbols: ['symbols'],
   meaning: [],
   home: ['home'],
   speak: [],

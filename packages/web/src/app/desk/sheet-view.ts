@@ -53,9 +53,14 @@ import { Reader } from './reading/reader';
 import { Reading } from './reading/reading';
 import { Ruler } from './reading/ruler';
 import { Use } from './reading/use';
+import { picturesOf, WordPictures } from './reading/word-pictures';
 
 /** Why what a learner wrote is not kept: no room, the browser cannot write, or it cannot be kept as it is. */
 export type Trouble = 'full' | 'failing' | 'refused' | null;
+
+/** What pictures above words need of room, in lines. */
+const ROOM_ABOVE = 1.2;
+const NONE: ReadonlyMap<string, string> = new Map();
 
 /** What can be answered in. */
 const FIELDS =
@@ -82,6 +87,7 @@ const FIELDS =
     SwatchMark,
     Turns,
     WentWell,
+    WordPictures,
   ],
   providers: [Reader, SheetContext, Use],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -194,6 +200,11 @@ export class SheetView {
   protected readonly withSupports = signal(false);
   /** The comfort as it is shown: with what the sheet asks for. */
   protected readonly shownComfort = computed(() => withPrint(this.comfort(), this.sheet().show.print));
+  /** The pictures of the sheet's own words; those that stand above the words. */
+  protected readonly pictures = computed(() => picturesOf(this.sheet().pages));
+  protected readonly symbols = computed(() => (this.comfort().symbols ? this.pictures() : NONE));
+  /** How far lines are apart, as a factor of the size; with room for what stands above the words. */
+  protected readonly lines = computed(() => this.shownComfort().spacing + (this.symbols().size ? ROOM_ABOVE : 0));
   protected readonly style = computed(() => comfortStyle(this.shownComfort()));
   protected readonly says = computed(() => comfortSays(this.comfort()));
   /** The pages as they are turned: of one question each where that was chosen. */

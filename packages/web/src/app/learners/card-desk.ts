@@ -75,7 +75,11 @@ const FONTS: Readonly<Record<Comfort['font'], string>> = {
           <lv-option [value]="r.key" [label]="r.name" />
         }
       </lv-select>
-      <lv-select label="Language of the desk" [value]="shown().language" (chosen)="set({ language: $event })">
+      <lv-select
+        label="Language of the desk"
+        [value]="shown().language"
+        (chosen)="set(shown().home || $event === 'en' ? { language: $event } : { language: $event, home: $event })"
+      >
         <lv-option value="" label="as chosen at the door" />
         @for (l of speaks; track l.code) {
           <lv-option [value]="l.code" [label]="l.name" />

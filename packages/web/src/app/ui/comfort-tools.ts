@@ -31,9 +31,10 @@ export interface Switch {
   readonly tool: Tool & keyof Comfort;
   readonly says: Plain;
 }
-export const WORD_SWITCHES: readonly (Switch & { readonly tool: 'parts' | 'kinds' })[] = [
+export const WORD_SWITCHES: readonly (Switch & { readonly tool: 'parts' | 'kinds' | 'symbols' })[] = [
   { tool: 'parts', says: 'Words in their parts' },
   { tool: 'kinds', says: 'Kinds of word' },
+  { tool: 'symbols', says: 'Pictures above words' },
 ];
 export const PAGE_SWITCHES: readonly (Switch & {
   readonly tool: 'alone' | 'scroll' | 'plain' | 'large' | 'left' | 'calm';

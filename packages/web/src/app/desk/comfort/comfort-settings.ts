@@ -34,7 +34,7 @@ import { GROUNDS } from './grounds';
     @if (offers('language')) {
       <label class="slider"
         >{{ t('Language of the desk') }}
-        <select [disabled]="fixed('language')" #language (change)="set({ language: asLanguage(language.value) })">
+        <select [disabled]="fixed('language')" #language (change)="speak(asLanguage(language.value))">
           @for (l of speaks; track l.code) {
             <option [value]="l.code" [attr.lang]="l.code" [selected]="l.code === say.language()">{{ l.name }}</option>
           }
@@ -128,7 +128,7 @@ import { GROUNDS } from './grounds';
       <fieldset>
         <legend>{{ t('Words') }}</legend>
         @for (r of reading; track r.tool) {
-          @if (offers(r.tool)) {
+          @if (offers(r.tool) && (r.tool !== 'symbols' || hasPictures())) {
             <label class="wide"
               ><input type="checkbox" [checked]="c[r.tool]" [disabled]="fixed(r.tool)" (change)="turn(r.tool)" />{{
                 t(r.says)
@@ -315,6 +315,8 @@ export class ComfortSettings {
   readonly comfort = input.required<Comfort>();
   /** What the teacher settled, and what it is to be at first. */
   readonly tools = input<Tools>({});
+  /** Whether the sheet has pictures for its words. */
+  readonly hasPictures = input(false);
   readonly start = input<Comfort>(PLAIN_COMFORT);
   /** What is another now: two quick presses must not undo each other. */
   readonly changed = output<Partial<Comfort>>();
@@ -359,6 +361,12 @@ export class ComfortSettings {
 
   protected asReads(value: string): Comfort['reads'] {
     return value === 'part' || value === 'sentence' ? value : 'all';
+  }
+
+  /** Who has the desk in a language is likely to speak it at home: the words of the sheet are offered in it too. */
+  protected speak(language: Comfort['language']): void {
+    const isProposed = language !== 'en' && !this.comfort().home && this.offers('home') && !this.fixed('home');
+    this.set(isProposed ? { language, home: language } : { language });
   }
 
   protected asLanguage(value: string): Comfort['language'] {

@@ -270,6 +270,7 @@ export const AR: Table = {
   'Letters to a line': 'حروف السطر',
   'How fast it is read': 'سرعة القراءة',
   'Words in their parts': 'الكلمات بمقاطعها',
+  'Pictures above words': 'صور فوق الكلمات',
   'Kinds of word': 'أنواع الكلمات',
   'Only this question': 'هذا السؤال فقط',
   'All pages below each other': 'كل الصفحات متتالية',

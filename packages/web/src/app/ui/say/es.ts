@@ -241,6 +241,7 @@ export const ES = {
   'Letters to a line': 'Letras por línea',
   'How fast it is read': 'Velocidad de lectura',
   'Words in their parts': 'Palabras en sílabas',
+  'Pictures above words': 'Imágenes sobre las palabras',
   'Kinds of word': 'Clases de palabras',
   'Only this question': 'Solo esta pregunta',
   'All pages below each other': 'Todas las páginas seguidas',

@@ -243,6 +243,7 @@ export const FR: Table = {
   'Letters to a line': 'Lettres par ligne',
   'How fast it is read': 'Vitesse de lecture',
   'Words in their parts': 'Mots en syllabes',
+  'Pictures above words': 'Images au-dessus des mots',
   'Kinds of word': 'Sortes de mots',
   'Only this question': 'Seulement cette question',
   'All pages below each other': 'Toutes les pages à la suite',

@@ -254,6 +254,7 @@ export const UK: Table = {
   'Letters to a line': 'Літер у рядку',
   'How fast it is read': 'Швидкість читання',
   'Words in their parts': 'Слова за складами',
+  'Pictures above words': 'Малюнки над словами',
   'Kinds of word': 'Види слів',
   'Only this question': 'Лише це запитання',
   'All pages below each other': 'Усі сторінки поспіль',

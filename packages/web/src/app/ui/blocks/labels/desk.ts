@@ -69,6 +69,7 @@ import { Place } from '../place';
       background: var(--accent);
       color: var(--accent-ink);
       font-size: 16px;
+      line-height: 1;
     }
     .picture b {
       position: absolute;
