@@ -216,5 +216,20 @@ test('notes go to and fro while the work is still open, and the teacher’s voic
   await page.getByRole('link', { name: /Market day/ }).click();
   await expect(page.getByText('Your teacher speaks to you:')).toBeVisible();
   await expect(page.locator('audio[aria-label="Your teacher’s words, to listen to"]')).toBeVisible();
+  // Also of work that is finished a learner can tell something; the rest of it stays as it was.
+  for (let at = 2; at <= 5; at++) await page.getByRole('button', { name: 'Next' }).click();
+  const place = page.getByRole('textbox', { name: /anything you want to tell me/ });
+  await place.fill('They are green now. Look!');
+  await expect(page.getByRole('button', { name: 'Take a photograph' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'My work' }).click();
+  await page.goto('/marking/h-market');
+  await kept(page);
+  await page
+    .getByRole('button', { name: /^Nessa .*question 27/ })
+    .or(page.getByRole('button', { name: /^Nessa .*question 19/ }))
+    .first()
+    .click();
+  await expect(work.getByText('They are green now. Look!').first()).toBeVisible();
+  await expect(page.getByText(/complete · go 1/).first()).toBeVisible();
   await context.close();
 });

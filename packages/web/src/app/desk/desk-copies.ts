@@ -45,22 +45,44 @@ export class DeskCopies {
     return { ...this.copy(handOutId, work, before?.goes ?? []), seenAt: this.clock.iso() };
   }
 
-  /** The learner's copy with what was written in its open go; the first go is begun by its first answer. */
+  /**
+   * The learner's copy with what was written in its open go; the first go is begun by its first answer. Where none is open
+   * notes go to the teacher still, in the go that was last.
+   */
   answered(handOutId: string, typed: Readonly<Record<string, Typed>>, submit = false): Copy | undefined {
     const work = this.session.slipped(handOutId);
     if (!work || work.way === 'to-read') return undefined;
     const before = this.store.copies()[this.session.copyId(handOutId, work)];
     const open = openGo(before, work.said.decisions, work.goes ?? undefined);
-    if (!open || open === 'next') return undefined;
+    if (!open || open === 'next') return this.withNotes(handOutId, work, before, typed);
     const now = this.clock.iso();
     const begun = open === 'first' ? { n: 1, startedAt: now, submittedAt: null, answers: {} } : open;
-    const part = <K extends keyof Typed>(key: K) =>
-      Object.fromEntries(Object.entries(typed).map(([item, t]) => [item, t[key]]));
-    const go = recorded(begun, part('answer'), this.pen(work), part('over'));
+    const go = this.written(begun, typed, work);
     return this.copy(handOutId, work, [
       ...(before?.goes ?? []).filter((g) => g !== open),
       { ...go, submittedAt: submit ? now : null },
     ]);
+  }
+
+  private withNotes(
+    handOutId: string,
+    work: Slipped,
+    before: Copy | undefined,
+    typed: Readonly<Record<string, Typed>>,
+  ): Copy | undefined {
+    const is = this.session.of(handOutId);
+    const last = before?.goes.at(-1);
+    if (!is?.mayNote || !last) return undefined;
+    const places = new Set(is.sheet.pages.flatMap((p) => p.blocks.flatMap((b) => (b.kind === 'notes' ? b.id : []))));
+    const notes = Object.fromEntries(Object.entries(typed).filter(([item]) => places.has(item)));
+    const go = this.written(last, notes, work);
+    return go === last ? undefined : this.copy(handOutId, work, [...(before?.goes.slice(0, -1) ?? []), go]);
+  }
+
+  private written(go: Go, typed: Readonly<Record<string, Typed>>, work: Slipped): Go {
+    const part = <K extends keyof Typed>(key: K) =>
+      Object.fromEntries(Object.entries(typed).map(([item, t]) => [item, t[key]]));
+    return recorded(go, part('answer'), this.pen(work), part('over'));
   }
 
   /** The copy with another go begun, with what was there: it is looked over, not begun anew. The earlier one stays. */

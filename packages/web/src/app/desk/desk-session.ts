@@ -63,6 +63,8 @@ export interface DeskSheetWork {
   readonly answers: Copy['goes'][number]['answers'];
   /** Whether this go can be written in now. */
   readonly locked: boolean;
+  /** Whether notes can be written to the teacher, submitted or not. */
+  readonly mayNote: boolean;
   /** Whether its time is over: nothing can be begun or submitted. */
   readonly isClosed: boolean;
   /** Whether another go can be begun: the teacher asked for it or gave another sheet, or some are left. */
@@ -231,6 +233,7 @@ export class DeskSession {
       answers: (earlier ?? last)?.answers ?? {},
       goes: copy?.goes.map((g) => g.n) ?? [],
       isClosed,
+      mayNote: !earlier && !isClosed && work.way !== 'to-read' && last !== undefined,
       locked: earlier !== undefined || work.way === 'to-read' || isClosed || open === undefined || open === 'next',
       again:
         earlier || work.way === 'to-read' || isClosed || open !== 'next'

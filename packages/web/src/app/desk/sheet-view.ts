@@ -109,6 +109,8 @@ export class SheetView {
   readonly start = input<Comfort>(PLAIN_COMFORT);
   readonly tools = input<Tools>({});
   readonly locked = input(false);
+  /** Whether places for notes are open though the work is submitted. */
+  readonly mayNote = input(false);
   readonly name = input('');
   /** What stands at the top: saved, submitted, looking as somebody. */
   readonly status = input('');

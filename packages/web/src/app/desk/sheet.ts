@@ -41,6 +41,7 @@ const PAUSE_MS = 400;
         [start]="session.start()"
         [tools]="session.tools()"
         [locked]="w.locked"
+        [mayNote]="w.mayNote"
         [name]="session.learner()?.name ?? ''"
         [status]="status()"
         [comment]="w.comment"

@@ -66,7 +66,7 @@ type LearnerPage = LearnerPackage['pages'][number];
         [class.laid-block]="laid"
         [laid]="laid"
         [answer]="answers()[b.id]"
-        [locked]="locked()"
+        [locked]="locked() && !(mayNote() && b.kind === 'notes')"
         [number]="numbers().get(b.id) ?? 0"
         [under]="under()"
         (answered)="answered.emit({ id: b.id, answer: $event })"
@@ -99,6 +99,8 @@ export class LaidPage {
   readonly numbers = input<ReadonlyMap<string, number>>(new Map());
   readonly answers = input<Readonly<Record<string, Answer>>>({});
   readonly locked = input(true);
+  /** Whether places for notes are open though the rest is not. */
+  readonly mayNote = input(false);
   /** What stands under the flap of a block. */
   readonly under = input<(blockId: string) => Promise<string | undefined>>();
   readonly answered = output<{ readonly id: string; readonly answer: Answer }>();
