@@ -39,6 +39,7 @@ export {
   slipSchema,
 } from './assign/slip';
 export * from './collections';
+export { counted } from './counted';
 export { ANSWERS_FORMAT, readAnswers, writeAnswers } from './formats/answers';
 export { placesOf, Problem } from './formats/problem';
 export { type Aside, asideSchema } from './keep/aside';

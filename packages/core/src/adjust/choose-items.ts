@@ -5,6 +5,7 @@ import type { ItemBlock } from '../activity/blocks';
 import { adjustmentBase, type AdjustmentKind, type Applied, snippet, untouched } from './adjustment';
 import { judgeRemoval } from './judging';
 import type { Sheet } from './sheet';
+import { counted } from '../counted';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -109,7 +110,11 @@ export const chooseItemsKind: AdjustmentKind<ChooseItems> = {
       target: fresh[0]?.id ?? a.keep.find((id) => !ids.includes(id)) ?? '',
       field: 'items',
       why: fresh.length
-        ? `The basis has ${fresh.length === 1 ? 'a new question' : `${fresh.length} new questions`}, and this version asks only chosen ones.`
+        ? counted(
+            fresh.length,
+            'The basis has a new question, and this version asks only chosen ones.',
+            'The basis has {n} new questions, and this version asks only chosen ones.',
+          )
         : 'A question that this version asks is gone from the basis.',
       old: words(kept),
       master: words(ids),
@@ -121,7 +126,7 @@ export const chooseItemsKind: AdjustmentKind<ChooseItems> = {
           ? [
               {
                 choice: 'combined' as const,
-                label: fresh.length === 1 ? 'The same plus this one' : `The same plus these ${fresh.length}`,
+                label: counted(fresh.length, 'The same plus this one', 'The same plus these {n}'),
                 result: settled(ids.filter((id) => kept.includes(id) || fresh.some((f) => f.id === id))),
               },
             ]

@@ -2,6 +2,7 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { type Block, isItem } from '../activity/blocks';
 import { accommodation, adjustmentBase, type AdjustmentKind, nothing, untouched } from './adjustment';
+import { counted } from '../counted';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -64,7 +65,12 @@ export const chunk: AdjustmentKind<Chunk> = {
   describe(a, basis) {
     const pages = basis.pages.filter((p) => !a.pages.length || a.pages.includes(p.id));
     const parts = pages.reduce((n, p) => n + (p.fixed ? 1 : chunksOf(p.blocks, a.most).length), 0);
-    return `${pages.length} ${pages.length === 1 ? 'page comes' : 'pages come'} in ${parts} smaller ones, with about ${a.most} ${a.most === 1 ? 'block' : 'blocks'} each.`;
+    return counted(
+      pages.length,
+      '{n} page comes in {parts} smaller ones, with about {most} each.',
+      '{n} pages come in {parts} smaller ones, with about {most} each.',
+      { parts, most: counted(a.most, '{n} block', '{n} blocks') },
+    );
   },
   judge: () => accommodation('The same questions, fewer on a page.'),
   review(a, sheet) {

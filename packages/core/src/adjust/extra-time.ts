@@ -2,6 +2,7 @@ import { z } from '../zod';
 import { settingsSchema } from '../activity/activity';
 import { accommodation, adjustmentBase, type AdjustmentKind, untouched } from './adjustment';
 import { setting } from './setting';
+import { counted } from '../counted';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -13,7 +14,7 @@ export type ExtraTime = z.infer<typeof schema>;
 function says(a: ExtraTime): string {
   const parts = [
     a.percent ? `${a.percent} % more time` : '',
-    a.days ? `${a.days} ${a.days === 1 ? 'day' : 'days'} more until it is due` : '',
+    a.days ? counted(a.days, '{n} day more until it is due', '{n} days more until it is due') : '',
   ].filter(Boolean);
   return parts.length ? `There is ${parts.join(' and ')}.` : 'The time is as usual.';
 }

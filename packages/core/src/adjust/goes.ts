@@ -1,6 +1,7 @@
 import { z } from '../zod';
 import { accommodation, adjustmentBase, type AdjustmentKind, untouched } from './adjustment';
 import { setting } from './setting';
+import { counted } from '../counted';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -17,7 +18,7 @@ export const goes: AdjustmentKind<Goes> = {
   schema,
   targets: () => [],
   apply: (a, sheet) => setting(sheet, { goes: a.most }),
-  describe: (a) => (a.most === 1 ? 'There is one go.' : `There are up to ${a.most} goes.`),
+  describe: (a) => counted(a.most, 'There is one go.', 'There are up to {n} goes.'),
   judge: () => accommodation('The same work with another number of goes.'),
   review: () => untouched,
 };

@@ -3,6 +3,7 @@ import { idSchema } from '../activity/block';
 import { adjustmentBase, type AdjustmentKind, type Applied, untouched } from './adjustment';
 import { judgeRemoval } from './judging';
 import type { Edit, Sheet } from './sheet';
+import { counted } from '../counted';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -79,7 +80,11 @@ export const keepPages: AdjustmentKind<KeepPages> = {
     return {
       outcome: 'lost',
       target,
-      why: `${gone.length === 1 ? 'A page' : `${gone.length} pages`} that this version keeps ${gone.length === 1 ? 'is' : 'are'} no longer in the basis.`,
+      why: counted(
+        gone.length,
+        'A page that this version keeps is no longer in the basis.',
+        '{n} pages that this version keeps are no longer in the basis.',
+      ),
       old: `${a.pages.length} pages`,
       master: titles(sheet, here),
       version: titles(sheet, kept),

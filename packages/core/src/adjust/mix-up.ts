@@ -3,6 +3,7 @@ import { idSchema } from '../activity/block';
 import { accommodation, adjustmentBase, type AdjustmentKind, untouched } from './adjustment';
 import { canMix } from './mixing';
 import { setting } from './setting';
+import { counted } from '../counted';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -32,7 +33,11 @@ export const mixUp: AdjustmentKind<MixUp> = {
   },
   describe(a) {
     const n = a.targets.length;
-    return `The pieces and choices of ${n} ${n === 1 ? 'question' : 'questions'} come in another order for each learner and go.`;
+    return counted(
+      n,
+      'The pieces and choices of {n} question come in another order for each learner and go.',
+      'The pieces and choices of {n} questions come in another order for each learner and go.',
+    );
   },
   judge: () => accommodation('The same question in another order.'),
   review(a, sheet) {

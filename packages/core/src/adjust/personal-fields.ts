@@ -10,6 +10,7 @@ import {
   untouched,
 } from './adjustment';
 import type { Edit, Sheet } from './sheet';
+import { counted } from '../counted';
 
 /** The fields every learner's card has; a text holds them in square brackets: "[name] walks to the shore". */
 export const PERSONAL_FIELDS = ['name', 'chosen name', 'birthday', 'age', 'interest', 'interests', 'class'] as const;
@@ -106,7 +107,12 @@ export const personalFields: AdjustmentKind<PersonalFields> = {
   describe(a, basis) {
     const fields = personalFieldsIn(basis, Object.keys(a.otherwise));
     return fields.length
-      ? `The learner’s own ${fields.join(', ')} stand${fields.length === 1 ? 's' : ''} in the text.`
+      ? counted(
+          fields.length,
+          'The learner’s own {fields} stands in the text.',
+          'The learner’s own {fields} stand in the text.',
+          { fields: fields.join(', ') },
+        )
       : 'Personal fields are filled wherever the text has them.';
   },
   judge: () => ({ ...accommodation('The same questions, with the learner’s own words in them.'), neutral: true }),

@@ -4,6 +4,7 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { daySchema } from '../learners/days';
 import type { HandOut } from './hand-out';
+import { counted } from '../counted';
 
 /** The one calendar of the school. */
 export const SCHOOL_ID = 'school';
@@ -88,7 +89,7 @@ export function datesFor(
     opensAt,
     dueAt,
     closesAt: notBefore(handOut.closesAt, dueAt),
-    why: extra > 0 ? `${extra} ${extra === 1 ? 'day' : 'days'} more, as agreed` : own ? 'set for them' : '',
+    why: extra > 0 ? counted(extra, '{n} day more, as agreed', '{n} days more, as agreed') : own ? 'set for them' : '',
   };
 }
 

@@ -5,6 +5,7 @@ import { notTooDeep } from './nesting';
 import { elementsOf, findAll, nameOf, textIn } from './qti/xml';
 import { writeNumbers } from './word-numbers';
 import { PACK_LIMITS, unzip } from './zip';
+import { counted } from '../counted';
 
 /** A Word document as its reader shows it. */
 export interface WordFile {
@@ -52,7 +53,7 @@ export function wordFile(bytes: Uint8Array): WordFile {
   if (seen.deleted) left.push('Words that had been deleted, and kept by the word processor, were left out.');
   const comments = xmlOf(files['word/comments.xml'], 'word/comments.xml');
   const count = comments ? findAll(comments, 'comment').length : 0;
-  if (count) left.push(count === 1 ? 'A comment was left out.' : `${count} comments were left out.`);
+  if (count) left.push(counted(count, 'A comment was left out.', '{n} comments were left out.'));
   const whole = zipSync(files, { level: 0 });
   return { file: whole.buffer as ArrayBuffer, left };
 }

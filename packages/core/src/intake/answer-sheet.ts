@@ -3,6 +3,7 @@ import type { Block } from '../activity/blocks';
 import { Problem } from '../formats/problem';
 import { trimOf } from '../spaces';
 import { entriesInLine } from './keys';
+import { counted } from '../counted';
 
 export interface AnswerSheetRule {
   readonly kind: 'choice' | 'short';
@@ -134,7 +135,12 @@ export function answerSheet(rule: AnswerSheetRule, newId: () => Id): Block[] {
   const { keys } = readKeys(rule.keys, rule.kind, rule.decided);
   if (keys.length > rule.count)
     throw new Problem(
-      `There are ${keys.length} keys for ${rule.count === 1 ? '1 question' : `${rule.count} questions`}. Take some keys away, or ask for ${keys.length} questions.`,
+      counted(
+        rule.count,
+        'There are {keys} keys for {n} question. Take some keys away, or ask for {keys} questions.',
+        'There are {keys} keys for {n} questions. Take some keys away, or ask for {keys} questions.',
+        { keys: keys.length },
+      ),
     );
   const letters = 'ABCDEFGH'.slice(0, rule.choices).split('');
   if (rule.kind === 'choice')

@@ -8,6 +8,7 @@ import { text } from './content-of';
 import { withoutQuestion } from './keys';
 import { BLANK, type Marked, numberWords } from './marks';
 import { meant } from './meant';
+import { counted } from '../counted';
 
 /** One thing the import made of some parts, to be accepted or not. */
 export interface Proposal {
@@ -175,7 +176,12 @@ function itemOf(d: Draft, key: string | undefined, m: Making): Made {
       spellingTolerant: true,
     };
     return key !== undefined && !fits
-      ? { block, why: `has ${accepted.length} word${accepted.length === 1 ? '' : 's'} for ${blanks.length} gaps` }
+      ? {
+          block,
+          why: counted(accepted.length, 'has {n} word for {gaps} gaps', 'has {n} words for {gaps} gaps', {
+            gaps: blanks.length,
+          }),
+        }
       : { block };
   }
   const prompt = base.prompt.replace(BLANK, '').trim();

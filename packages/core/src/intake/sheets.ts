@@ -2,6 +2,7 @@ import { entriesInLine, entriesInTable, givesAnswer, type KeyEntry, listed } fro
 import { asChoice, asQuestion, choicesInLine, letterNumber, numberWords } from './marks';
 import { linesOf, type Placed } from './placed';
 import { labelOf } from './teacher-label';
+import { counted } from '../counted';
 
 /** Questions that are counted together: a sheet, or a part of one whose numbers begin anew. */
 export interface Section {
@@ -234,6 +235,11 @@ function sayTwice(entries: readonly KeyEntry[], unclear: string[], what: string)
   const numbers = [...new Set(entries.map((e) => e.number))];
   if (numbers.length)
     unclear.push(
-      `${what} question${numbers.length > 1 ? 's' : ''} ${numbers.map(numberWords).join(', ')}, and it does not say which is meant: no key was set there.`,
+      counted(
+        numbers.length,
+        '{what} question {numbers}, and it does not say which is meant: no key was set there.',
+        '{what} questions {numbers}, and it does not say which is meant: no key was set there.',
+        { what, numbers: numbers.map(numberWords).join(', ') },
+      ),
     );
 }

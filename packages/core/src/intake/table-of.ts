@@ -6,6 +6,7 @@ import { partsAt } from '../spaces';
 import { contentBlock } from './content-of';
 import { isKeyed, type Proposal, type UnfitKey } from './item-of';
 import { isWritingLine } from './marks';
+import { counted } from '../counted';
 
 const widest = (rows: readonly (readonly string[])[]): readonly string[] =>
   rows.reduce((a, b) => (b.length > a.length ? b : a), []);
@@ -31,7 +32,12 @@ export function tableToFill(
   if (key !== undefined && !fits && number !== null)
     unfit.push({
       number,
-      says: `Question ${number}: “${key.slice(0, 60)}” has ${answers.length} answer${answers.length === 1 ? '' : 's'} for ${blanks} empty cells.`,
+      says: counted(
+        answers.length,
+        'Question {number}: “{key}” has {n} answer for {blanks} empty cells.',
+        'Question {number}: “{key}” has {n} answers for {blanks} empty cells.',
+        { number, key: key.slice(0, 60), blanks },
+      ),
     });
   let at = 0;
   const cells = (r: readonly string[]) =>

@@ -25,6 +25,7 @@ import {
 import { canMix } from '../adjust/mixing';
 import { hasPersonalField } from '../adjust/personal-fields';
 import { ANSWER_WAYS } from '../adjust/turning';
+import { counted } from '../counted';
 
 /** What a rule is run on: the content of a version as it stands, and which of its pages and blocks count as new. */
 export interface RuleContext {
@@ -108,7 +109,13 @@ export const ruleKinds = {
     schema: z.object({ rule: z.literal('word-bank'), distractors: count(0, 10) }),
     fresh: { rule: 'word-bank', distractors: 1 },
     says: (r) =>
-      `A word bank on every page with short answers${r.distractors ? `, with ${r.distractors} ${r.distractors === 1 ? 'word that fits' : 'words that fit'} nowhere` : ''}.`,
+      r.distractors
+        ? counted(
+            r.distractors,
+            'A word bank on every page with short answers, with {n} word that fits nowhere.',
+            'A word bank on every page with short answers, with {n} words that fit nowhere.',
+          )
+        : 'A word bank on every page with short answers.',
     // A bank that is there was put together by somebody.
     run: (r, c) =>
       overPages(c, (p) =>
@@ -219,7 +226,12 @@ export const ruleKinds = {
     label: 'Pages in smaller parts',
     schema: z.object({ rule: z.literal('chunk'), most: count(1, 20) }),
     fresh: { rule: 'chunk', most: 3 },
-    says: (r) => `Pages of ${r.most} ${r.most === 1 ? 'block' : 'blocks'}, never parting an item from what it needs.`,
+    says: (r) =>
+      counted(
+        r.most,
+        'Pages of {n} block, never parting an item from what it needs.',
+        'Pages of {n} blocks, never parting an item from what it needs.',
+      ),
     run: (r, c) => once(c, { kind: 'chunk', most: r.most, pages: [] }),
   }),
   'one-at-a-time': kind({

@@ -1,4 +1,5 @@
 import type { Answer } from '../../work/answer';
+import { counted } from '../../counted';
 
 type Drawn = Extract<Answer, { kind: 'drawing' }>;
 
@@ -8,6 +9,8 @@ export const drawingIsEmpty = (d: Drawn): boolean =>
 
 export function drawingWords(d: Drawn): string {
   const words = d.words.map((w) => w.text.trim()).filter(Boolean);
-  const strokes = d.strokes.length ? `a drawing of ${d.strokes.length} stroke${d.strokes.length === 1 ? '' : 's'}` : '';
+  const strokes = d.strokes.length
+    ? counted(d.strokes.length, 'a drawing of {n} stroke', 'a drawing of {n} strokes')
+    : '';
   return [strokes, ...words].filter(Boolean).join('; ');
 }

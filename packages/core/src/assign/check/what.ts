@@ -14,6 +14,7 @@ import { pendingUpkeep } from '../../upkeep/resolve';
 import { waits } from '../../upkeep/upkeep';
 import { waysToGive } from '../ways';
 import { type CheckContext, type Finding, finding, named } from './finding';
+import { counted } from '../../counted';
 
 const isFill = (a: Adjustment): a is PersonalFields => a.kind === 'personal-fields' && !a.off;
 
@@ -98,7 +99,7 @@ export function checkWhat({ handOut, family, people, audience, now }: CheckConte
           'confirm',
           'answers-shown',
           'bench',
-          told.length === 1 ? 'A question says its own answer' : `${told.length} questions say their own answer`,
+          counted(told.length, 'A question says its own answer', '{n} questions say their own answer'),
           `In ${name}: “${told[0].prompt.slice(0, 60)}”.`,
           { ...of, about: told.map((i) => i.id).join(',') },
         ),
@@ -112,7 +113,7 @@ export function checkWhat({ handOut, family, people, audience, now }: CheckConte
           'mend',
           'empty-choice',
           'bench',
-          blank.length === 1 ? 'A choice is empty' : `${blank.length} questions have an empty choice`,
+          counted(blank.length, 'A choice is empty', '{n} questions have an empty choice'),
           `In ${name}: “${blank[0].prompt.slice(0, 60)}”. Write it, or leave it out.`,
           of,
         ),

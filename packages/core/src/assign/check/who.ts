@@ -2,6 +2,7 @@ import type { Id } from '../../activity/block';
 import { chainOf, versionOf } from '../../activity/family';
 import { asSentence } from '../../spaces';
 import { type CheckContext, type Finding, finding, named } from './finding';
+import { counted } from '../../counted';
 
 /** Nobody without a version, nobody with two, nobody with what was made for somebody else. */
 export function checkWho({ handOut, family, people, audience }: CheckContext): Finding[] {
@@ -26,7 +27,9 @@ export function checkWho({ handOut, family, people, audience }: CheckContext): F
         'mend',
         'none',
         'suggestions',
-        without.length === 1 ? `${without[0]?.name} has no version` : `${without.length} learners have no version`,
+        counted(without.length, '{name} has no version', '{n} learners have no version', {
+          name: without[0]?.name ?? '',
+        }),
         without.length === 1 ? 'Choose one in their row.' : asSentence(named(without)),
         { learners: without },
       ),
@@ -112,7 +115,7 @@ export function checkWho({ handOut, family, people, audience }: CheckContext): F
             'overlap',
             'who',
             `“${g.name}” and “${other.name}” overlap`,
-            `${named(both)} ${both.length === 1 ? 'is' : 'are'} in both.`,
+            counted(both.length, '{names} is in both.', '{names} are in both.', { names: named(both) }),
             { learners: both, about: `${g.id} ${other.id}` },
           ),
         ];

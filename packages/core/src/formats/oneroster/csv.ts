@@ -12,6 +12,7 @@ import {
   type RosterRow,
   type RosterTables,
 } from './tables';
+import { counted } from '../../counted';
 
 const WHAT = 'OneRoster package';
 const READ: readonly string[] = ['1.2', '1.1'];
@@ -80,7 +81,12 @@ function readTable(text: string, file: RosterFile): { rows: RosterRow[]; faults:
   const lacks = (ASKED[file] ?? []).filter((c) => !columns.includes(c));
   if (lacks.length)
     throw new Problem(
-      `${file}.csv in the package lacks the column${lacks.length > 1 ? 's' : ''} ${lacks.join(', ')}. Nothing was changed.`,
+      counted(
+        lacks.length,
+        '{file}.csv in the package lacks the column {columns}. Nothing was changed.',
+        '{file}.csv in the package lacks the columns {columns}. Nothing was changed.',
+        { file, columns: lacks.join(', ') },
+      ),
     );
   const wide = lines.filter(({ cells }) => cells.length > columns.length);
   const rows = lines

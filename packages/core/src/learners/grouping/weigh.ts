@@ -1,6 +1,7 @@
 import type { Id } from '../../activity/block';
 import { pairOf } from '../people';
 import { type GroupingProblem, type Parting, WEIGHTS, type Wish } from './problem';
+import { counted } from '../../counted';
 
 /** What a parting costs, by what it costs it for, each in its own unit; `total` is what proposals are ordered by. */
 export interface Cost {
@@ -204,13 +205,17 @@ export function sayCost(cost: Cost, parting: Parting, problem: GroupingProblem, 
     says.push(
       cost.company === 0
         ? 'nobody is with those of last time'
-        : `${cost.company} ${cost.company === 1 ? 'pair was' : 'pairs were'} together before`,
+        : counted(cost.company, '{n} pair was together before', '{n} pairs were together before'),
     );
   if (problem.besideAssistant.length)
     says.push(
       cost.unassisted === 0
         ? 'whoever needs an assistant has one in the group'
-        : `${cost.unassisted} who ${cost.unassisted === 1 ? 'needs' : 'need'} an assistant ${cost.unassisted === 1 ? 'sits' : 'sit'} in a group without one`,
+        : counted(
+            cost.unassisted,
+            '{n} who needs an assistant sits in a group without one',
+            '{n} who need an assistant sit in a group without one',
+          ),
     );
   if (cost.uneven) says.push('the sizes differ by more than one');
   return says;

@@ -34,6 +34,7 @@ import { Empty } from '../ui/empty';
 import { FootBar } from '../ui/panes';
 import { ObjectiveList } from './objective-list';
 import { Latest } from '../ui/latest';
+import { counted } from '../platform/many';
 
 const NO_FILTER: BankFilter = { subject: '', ages: '', objective: '', kind: '', source: '' };
 const PAUSE_MS = 120;
@@ -183,7 +184,10 @@ export class Bank {
       this.work.dispatch(BringActions.madeMaster({ family, assets: [], label }));
     }
     this.picked.set([]);
-    this.notice.done(`${n} thing${n === 1 ? '' : 's'} put in, sources kept`, 'One undo takes them out again.');
+    this.notice.done(
+      counted(n, '{n} thing put in, sources kept', '{n} things put in, sources kept'),
+      'One undo takes them out again.',
+    );
     void this.router.navigate(['/bench', id]);
   }
 

@@ -27,6 +27,7 @@ import { TABLE } from '../ui/table/table';
 import { ProblemCard, type Wrong } from '../ui/problem';
 import { bySchema } from '../ui/controls/by-schema';
 import { WRONG } from '../ui/controls/wrong';
+import { counted, many } from '../platform/many';
 
 const listed = listedObjectiveSchema.shape;
 
@@ -123,7 +124,7 @@ interface Row {
           @for (c of shown; track c.field) {
             @if (c.field === 'items') {
               <td>
-                <span class="tag" [class.madder]="!o.items">{{ o.items }} item{{ o.items === 1 ? '' : 's' }}</span>
+                <span class="tag" [class.madder]="!o.items">{{ many(o.items, 'item') }}</span>
               </td>
             } @else {
               <td [class.small]="c.field === 'about' || c.field === 'from'">{{ o[c.field] }}</td>
@@ -173,6 +174,7 @@ interface Row {
   `,
 })
 export class ObjectiveList {
+  protected readonly many = many;
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
@@ -270,7 +272,7 @@ export class ObjectiveList {
       const { subject = '', ages = '' } = asked.get(id) ?? {};
       return { id, code: '', text, subject, ages, from: '' };
     });
-    const label = objectives.length === 1 ? 'add an objective' : `${objectives.length} objectives`;
+    const label = counted(objectives.length, 'add an objective', '{n} objectives');
     this.work.dispatch(BringActions.objectivesListed({ objectives, label }));
   }
 

@@ -10,6 +10,7 @@ import { Notice } from '../ui/notice';
 import { BenchView } from './bench-view';
 import { VersionHere } from './version-here';
 import type { KeptAsset } from '../platform/storage/kept-asset';
+import { counted } from '../platform/many';
 
 /** A file that came in: what is in it, or why it is no such file. */
 interface Brought {
@@ -47,7 +48,7 @@ interface Brought {
         <div class="row">
           @if (fitting()?.added?.length; as n) {
             <button pButton type="button" (click)="add()">
-              {{ n === 1 ? 'Add the one that fits' : 'Add the ' + n + ' that fit' }}
+              {{ counted(n, 'Add the one that fits', 'Add the {n} that fit') }}
             </button>
           }
           <button pButton severity="secondary" type="button" (click)="brought.set(null)">
@@ -75,6 +76,7 @@ interface Brought {
   `,
 })
 export class AdjustmentFiles {
+  protected readonly counted = counted;
   protected readonly here = inject(VersionHere);
   private readonly view = inject(BenchView);
   private readonly files = inject(Packs);
@@ -132,8 +134,13 @@ export class AdjustmentFiles {
       }),
     );
     this.notice.done(
-      added.length === 1 ? 'One adjustment was added' : `${added.length} adjustments were added`,
-      `${there ? `${there} were here already. ` : ''}One undo takes ${added.length === 1 ? 'it' : 'them'} back.`,
+      counted(added.length, 'One adjustment was added', '{n} adjustments were added'),
+      [
+        there ? counted(there, '{n} was here already.', '{n} were here already.') : '',
+        counted(added.length, 'One undo takes it back.', 'One undo takes them back.'),
+      ]
+        .filter(Boolean)
+        .join(' '),
     );
   }
 }

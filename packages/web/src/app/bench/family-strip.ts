@@ -22,6 +22,7 @@ import { SwatchMark } from '../ui/swatch';
 import { TreeNodeSays } from '../ui/tree-node-says';
 import { BenchView } from './bench-view';
 import { NewVersion } from './new-version';
+import { counted, many } from '../platform/many';
 
 const MOST_FOUND = 12;
 const MASTER = 'the master';
@@ -107,7 +108,15 @@ interface Member {
       @if (waiting(); as n) {
         <div class="card ochre">
           <h3>{{ n }} to decide</h3>
-          <p class="small">The master changed what {{ n === 1 ? 'a version' : 'versions' }} had changed as well.</p>
+          <p class="small">
+            {{
+              counted(
+                n,
+                'The master changed what a version had changed as well.',
+                'The master changed what versions had changed as well.'
+              )
+            }}
+          </p>
           <a pButton severity="secondary" [routerLink]="['/bench', family.id, 'upkeep']">Open upkeep</a>
         </div>
       } @else if (family.revisions.length > 1) {
@@ -165,6 +174,7 @@ interface Member {
   `,
 })
 export class FamilyStrip {
+  protected readonly counted = counted;
   protected readonly view = inject(BenchView);
   private readonly router = inject(Router);
   protected readonly adding = signal(false);
@@ -228,8 +238,8 @@ export class FamilyStrip {
     for (const { version: v } of versionTree(family)) {
       const n = v.adjustments.length;
       const learners = learnersWith(handOuts, family.id, v.id).length;
-      const changes = `${n} ${v.basis ? 'more' : n === 1 ? 'change' : 'changes'}`;
-      const says = `${changes} · ${learners} learner${learners === 1 ? '' : 's'}`;
+      const changes = v.basis ? `${n} more` : many(n, 'change');
+      const says = `${changes} · ${many(learners, 'learner')}`;
       const own = node(v.id, { name: v.name, says, swatch: v.swatch });
       nodes.set(v.id, own);
       (nodes.get(v.basis ?? MASTER) ?? root).children?.push(own);

@@ -28,6 +28,7 @@ import { MeasuresTable } from './measures-table';
 import { NumberRules } from './number-rules';
 import { QtiOut } from './qti-out';
 import { Parts } from '../store/parts';
+import { many } from '../platform/many';
 
 /** Beside the master: what the chosen item is for, where it is used; else what the activity is for. */
 @Component({
@@ -117,7 +118,7 @@ import { Parts } from '../store/parts';
                 <li>
                   <strong>{{ u.versionName }}</strong>
                   {{ u.how === 'not in it' ? 'gets it with the next revision' : u.how }}
-                  <small>{{ u.learnerIds.length }} learner{{ u.learnerIds.length === 1 ? '' : 's' }}</small>
+                  <small>{{ many(u.learnerIds.length, 'learner') }}</small>
                 </li>
               }
             </ul>
@@ -235,6 +236,7 @@ import { Parts } from '../store/parts';
   `,
 })
 export class MasterPanel {
+  protected readonly many = many;
   protected readonly view = inject(BenchView);
   protected readonly demands = DEMANDS;
   protected readonly mostInHint = mostIn('single-choice', 'hint');

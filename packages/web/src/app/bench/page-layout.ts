@@ -23,6 +23,7 @@ import { RectBoard } from '../ui/rect-board';
 import { BenchView, nameOf } from './bench-view';
 import { LAID_KINDS } from './kind-groups';
 import { layBlock, moveOnPage, orderByPlace } from './page-edits';
+import { counted } from '../platform/many';
 
 /** A page laid out over its picture: places are drawn on it, moved, sized, and put in the order they are read. */
 @Component({
@@ -68,8 +69,12 @@ import { layBlock, moveOnPage, orderByPlace } from './page-edits';
     </lv-rect-board>
     @if (panels().length) {
       <p class="small" role="status">
-        Too large for {{ panels().length === 1 ? 'its place' : 'their places' }}: {{ panels().join('; ') }}. Learners
-        see a button there that opens it over the page. Draw a larger place, or ask in a shorter way.
+        {{
+          counted(panels().length, 'Too large for its place: {which}.', 'Too large for their places: {which}.', {
+            which: panels().join('; '),
+          })
+        }}
+        Learners see a button there that opens it over the page. Draw a larger place, or ask in a shorter way.
       </p>
     }
     @if (loose().length) {
@@ -98,6 +103,7 @@ import { layBlock, moveOnPage, orderByPlace } from './page-edits';
   `,
 })
 export class PageLayout {
+  protected readonly counted = counted;
   readonly page = input.required<Page>();
   protected readonly view = inject(BenchView);
   protected readonly DESK_WIDTH = DESK_WIDTH;

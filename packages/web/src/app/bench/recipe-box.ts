@@ -25,6 +25,7 @@ import { Removal } from '../ui/removal';
 import { BenchView } from './bench-view';
 import { Latest } from '../ui/latest';
 import { ProblemCard } from '../ui/problem';
+import { counted } from '../platform/many';
 
 /** Recipes: run one on this version after seeing what it would do; keep this version's adjustments as one. */
 @Component({
@@ -75,7 +76,7 @@ import { ProblemCard } from '../ui/problem';
                 <li>
                   {{ o.says }}
                   <strong>{{
-                    o.drafts.length ? o.drafts.length + (o.drafts.length === 1 ? ' change' : ' changes') : 'nothing new'
+                    o.drafts.length ? counted(o.drafts.length, '{n} change', '{n} changes') : 'nothing new'
                   }}</strong>
                   @if (o.skipped.length) {
                     <lv-fold name="{{ o.skipped.length }} passed over">
@@ -89,7 +90,7 @@ import { ProblemCard } from '../ui/problem';
             </ol>
             <div class="row">
               <button pButton type="button" [disabled]="!changes()" (click)="accept()">
-                {{ changes() ? 'Do ' + changes() + (changes() === 1 ? ' change' : ' changes') : 'Nothing to do' }}
+                {{ changes() ? counted(changes(), 'Do {n} change', 'Do {n} changes') : 'Nothing to do' }}
               </button>
               <button pButton severity="secondary" type="button" (click)="toFile(r)">Save to a file</button>
               @if (isOwn(r)) {
@@ -133,6 +134,7 @@ import { ProblemCard } from '../ui/problem';
   `,
 })
 export class RecipeBox {
+  protected readonly counted = counted;
   protected readonly view = inject(BenchView);
   private readonly clock = inject(Clock);
   private readonly words = inject(Words);

@@ -30,6 +30,7 @@ import { Notice } from '../ui/notice';
 import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
 import { Latest } from '../ui/latest';
+import { counted } from '../platform/many';
 
 const MOST = 3;
 const FIRST_ROWS = 10;
@@ -52,6 +53,7 @@ interface Row {
   styleUrl: './tiers.css',
 })
 export class Tiers {
+  protected readonly counted = counted;
   readonly familyId = input.required<string>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);

@@ -27,6 +27,7 @@ import { Notice } from '../ui/notice';
 import { Changes } from '../ui/changes';
 import { SwatchMark } from '../ui/swatch';
 import { dayIn } from '../ui/when';
+import { counted } from '../platform/many';
 
 /** What a change of the master asks of its versions: to decide, lost its place, and what was carried over by itself. */
 @Component({
@@ -37,6 +38,7 @@ import { dayIn } from '../ui/when';
   styleUrl: './upkeep.css',
 })
 export class UpkeepView {
+  protected readonly counted = counted;
   readonly familyId = input.required<string>();
   private readonly work = inject(WorkspaceStore);
   private readonly notice = inject(Notice);
@@ -147,7 +149,7 @@ export class UpkeepView {
     this.work.dispatch(BenchActions.upkeepDecided({ familyId: this.familyId(), decisions, stamp: this.work.stamp() }));
     const left = this.groups().length;
     this.notice.done(
-      decisions.length === 1 ? 'Decided' : `Decided for ${decisions.length} versions`,
+      counted(decisions.length, 'Decided', 'Decided for {n} versions'),
       left ? `${left} more to decide.` : 'Every version is up to date.',
     );
   }

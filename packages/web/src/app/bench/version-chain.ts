@@ -10,6 +10,7 @@ import { Notice } from '../ui/notice';
 import { Removal } from '../ui/removal';
 import { BenchView } from './bench-view';
 import { RecipeBox } from './recipe-box';
+import { counted } from '../platform/many';
 
 /** What can become of a version as a whole: another basis, a recipe run on it, a master of its own, its removal. */
 @Component({
@@ -36,9 +37,14 @@ import { RecipeBox } from './recipe-box';
       @if (asking()) {
         <div class="card ochre" role="alertdialog" aria-labelledby="heirs">
           <p id="heirs">
-            {{ heirs().length === 1 ? '“' + heirs()[0]!.name + '” is' : heirs().length + ' versions are' }} made on “{{
-              v.name
-            }}”. What becomes of {{ heirs().length === 1 ? 'it' : 'them' }}?
+            {{
+              counted(
+                heirs().length,
+                '“{heir}” is made on “{name}”. What becomes of it?',
+                '{n} versions are made on “{name}”. What becomes of them?',
+                { heir: heirs()[0]?.name ?? '', name: v.name }
+              )
+            }}
           </p>
           <div class="stack">
             <button pButton severity="secondary" type="button" (click)="remove('take-over')">
@@ -76,6 +82,7 @@ import { RecipeBox } from './recipe-box';
   `,
 })
 export class VersionChain {
+  protected readonly counted = counted;
   protected readonly view = inject(BenchView);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);

@@ -15,6 +15,7 @@ import { ButtonDirective } from 'primeng/button';
 import { Words } from '../platform/words';
 import { Latest } from '../ui/latest';
 import { figure } from '../ui/tenth';
+import { counted } from '../platform/many';
 
 /** A sentence of more words than this is marked as long. */
 const LONG = 14;
@@ -49,7 +50,14 @@ interface Piece {
       </p>
       @if (long()) {
         <p class="small">
-          {{ long() }} long {{ long() === 1 ? 'sentence' : 'sentences' }} (over {{ LONG }} words), tinted.
+          {{
+            counted(
+              long(),
+              '{n} long sentence (over {words} words), tinted.',
+              '{n} long sentences (over {words} words), tinted.',
+              { words: LONG }
+            )
+          }}
         </p>
       }
       @for (h of hard(); track h.word) {
@@ -93,6 +101,7 @@ interface Piece {
   `,
 })
 export class WritingHelp {
+  protected readonly counted = counted;
   readonly text = input.required<string>();
   /** The grade to reach; null where none is known. */
   readonly target = input<number | null>(null);

@@ -29,6 +29,7 @@ import { type As } from './review';
 import type { KeptAsset } from '../platform/storage/kept-asset';
 import { ProblemCard } from '../ui/problem';
 import { ProgressLine } from '../ui/progress';
+import { counted } from '../platform/many';
 
 /** What a decision is turned into, on its button. */
 const TURNED: Readonly<Record<Audience, string>> = {
@@ -63,6 +64,7 @@ const SHOWN = 40;
   styleUrl: './bring.css',
 })
 export class Bring {
+  protected readonly counted = counted;
   /** The master it is for; a new one where none is named. */
   readonly into = input<string>();
   protected readonly state = inject(BringState);
@@ -211,7 +213,7 @@ export class Bring {
     const id = await this.state.take(this.where() || null);
     if (!id) return;
     const n = this.review.taken().length;
-    this.notice.done(`${n} page${n === 1 ? '' : 's'} brought in`, 'One undo takes them back.');
+    this.notice.done(counted(n, '{n} page brought in', '{n} pages brought in'), 'One undo takes them back.');
     await this.router.navigate(['/bench', id]);
     this.state.reset();
   }

@@ -5,7 +5,7 @@ import { again, type HandOut, NO_DAYS_OFF, SCHOOL_ID, type SeriesStep, seriesOf,
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Clock } from '../platform/clock';
-import { many } from '../platform/many';
+import { counted, many } from '../platform/many';
 import { HandOutActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { wantFamily } from '../store/wants';
@@ -104,7 +104,7 @@ const WEEK = 7;
               Keep it as a template
             </button>
             <button pButton type="submit" [disabled]="!title().trim()">
-              {{ steps().length ? 'Make ' + many(steps().length + 1, 'plan') : 'Make the plan' }}
+              {{ steps().length ? counted(steps().length + 1, 'Make {n} plan', 'Make {n} plans') : 'Make the plan' }}
             </button>
           </div>
         </form>
@@ -139,6 +139,7 @@ const WEEK = 7;
   `,
 })
 export class AgainBox {
+  protected readonly counted = counted;
   /** The hand-out that is used again; null: the box is closed. */
   readonly of = model.required<string | null>();
   private readonly work = inject(WorkspaceStore);
@@ -221,7 +222,11 @@ export class AgainBox {
         : [first];
     this.work.dispatch(HandOutActions.plansMade({ handOuts: all, label: `use “${plan.title}” again` }));
     this.of.set(null);
-    if (all.length > 1) this.notice.done(`${many(all.length, 'plan')} made`, 'Each is a draft until you give it out.');
+    if (all.length > 1)
+      this.notice.done(
+        counted(all.length, '{n} plan made', '{n} plans made'),
+        'Each is a draft until you give it out.',
+      );
     void this.router.navigate(['/hand-outs', first.id]);
   }
 

@@ -18,7 +18,7 @@ import {
 } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
-import { many } from '../platform/many';
+import { counted, many } from '../platform/many';
 import { HandOutActions } from '../store/actions';
 import { Parts } from '../store/parts';
 import { wantWork } from '../store/wants';
@@ -65,7 +65,7 @@ interface Waiting extends Remark {
         </lv-fold>
         @if (waiting().length) {
           <section class="card ochre" aria-label="To read first">
-            <h2>{{ many(waiting().length, 'remark') }} to read first</h2>
+            <h2>{{ counted(waiting().length, '{n} remark to read first', '{n} remarks to read first') }}</h2>
             <ul>
               @for (r of waiting(); track r.id) {
                 <li class="row">
@@ -158,6 +158,7 @@ interface Waiting extends Remark {
   `,
 })
 export class Places {
+  protected readonly counted = counted;
   readonly id = input.required<string>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);

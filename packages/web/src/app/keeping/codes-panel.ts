@@ -5,6 +5,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { FOLD } from '../ui/controls/fold';
 import { Notice } from '../ui/notice';
 import { Code } from '../ui/picture-code';
+import { counted } from '../platform/many';
 
 /** Three pictures that a learner presses before their work opens. */
 @Component({
@@ -37,7 +38,7 @@ import { Code } from '../ui/picture-code';
       }
     </div>
     @if (coded().length) {
-      <lv-fold name="{{ coded().length }} learner{{ coded().length === 1 ? ' has a code' : 's have a code' }}">
+      <lv-fold [name]="counted(coded().length, '{n} learner has a code', '{n} learners have a code')">
         <table>
           <thead>
             <tr>
@@ -80,6 +81,7 @@ import { Code } from '../ui/picture-code';
   `,
 })
 export class CodesPanel {
+  protected readonly counted = counted;
   protected readonly lock = inject(Lock);
   private readonly work = inject(WorkspaceStore);
   private readonly notice = inject(Notice);

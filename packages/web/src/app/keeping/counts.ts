@@ -1,4 +1,4 @@
-import { many } from '../platform/many';
+import { counted, many } from '../platform/many';
 
 /** What a backup holds, in words. */
 export const countsIn = (counts: Readonly<Record<string, number>>): string =>
@@ -8,5 +8,5 @@ export const countsIn = (counts: Readonly<Record<string, number>>): string =>
     many(counts['handOuts'] ?? 0, 'hand-out'),
     many(counts['copies'] ?? 0, 'piece of work', 'pieces of work'),
     ...(counts['removed'] ? [many(counts['removed'], 'removed thing')] : []),
-    ...(counts['aside'] ? [many(counts['aside'], 'record') + ' set aside'] : []),
+    ...(counts['aside'] ? [counted(counts['aside'], '{n} record set aside', '{n} records set aside')] : []),
   ].join(', ');

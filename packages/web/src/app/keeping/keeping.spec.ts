@@ -135,7 +135,7 @@ describe('room', () => {
     const lone = { id: 'sha256-lone', mime: 'image/png' as const, name: 'lone.png', data: new Uint8Array(10) };
     place = await DemoPlace.open(Keeping, { change: (w) => ({ ...w, assets: { ...w.assets, [lone.id]: lone } }) });
     await place.press('See what takes the room');
-    expect(place.text).toContain('8 pictures, sounds and documents');
+    expect(place.text).toContain('10 pictures, sounds and documents');
     await place.press(/^Clear 1 that nothing uses/);
     expect(place.asked).toHaveLength(1);
     expect(place.work.assets()[lone.id]).toBeUndefined();

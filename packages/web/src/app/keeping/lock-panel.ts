@@ -14,6 +14,7 @@ import { CheckBox } from '../ui/controls/check';
 import { FOLD } from '../ui/controls/fold';
 import { Notice } from '../ui/notice';
 import { pauseOf } from '../ui/pause';
+import { counted } from '../platform/many';
 
 const words = (...rules: ((c: AbstractControl) => ValidationErrors | null)[]) =>
   new FormControl('', { nonNullable: true, validators: rules });
@@ -113,7 +114,13 @@ export class LockPanel {
   protected readonly wrongIn = signal<Field | null>(null);
   protected readonly says = computed(() => {
     const s = this.pause.seconds();
-    return s > 0 ? `That was not the passphrase. Try again in ${s} second${s === 1 ? '' : 's'}.` : this.problem();
+    return s > 0
+      ? counted(
+          s,
+          'That was not the passphrase. Try again in {n} second.',
+          'That was not the passphrase. Try again in {n} seconds.',
+        )
+      : this.problem();
   });
 
   protected async set(): Promise<void> {

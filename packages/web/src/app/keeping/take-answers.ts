@@ -9,6 +9,7 @@ import { WorkspaceStore } from '../store/workspace';
 import { FileButton } from '../ui/file-button';
 import { Notice } from '../ui/notice';
 import { ProblemCard, type Wrong } from '../ui/problem';
+import { counted } from '../platform/many';
 
 /** Answers that a learner saved as a file while the browser could not keep them, taken in. */
 @Component({
@@ -74,7 +75,7 @@ export class TakeAnswers {
       this.work.dispatch(DeskActions.copyBrought({ copy: joined, title: name }));
       const n = Object.keys(copy.goes.at(-1)?.answers ?? {}).length;
       this.notice.done(
-        `${n} answer${n === 1 ? '' : 's'} of ${name} taken in`,
+        counted(n, '{n} answer of {name} taken in', '{n} answers of {name} taken in', { name }),
         `They stand in “${head.title}”. One undo takes them out again.`,
       );
     });

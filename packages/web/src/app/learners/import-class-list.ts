@@ -27,7 +27,7 @@ import { Notice } from '../ui/notice';
 import { ProblemCard } from '../ui/problem';
 import { TABLE } from '../ui/table/table';
 import { dayIn } from '../ui/when';
-import { many } from '../platform/many';
+import { counted } from '../platform/many';
 
 const COLUMNS = [
   { field: 'name', name: 'Name' },
@@ -71,6 +71,7 @@ const MOST_BYTES = 5 * 1024 * 1024;
   `,
 })
 export class ImportClassList {
+  protected readonly counted = counted;
   readonly open = model(false);
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
@@ -182,7 +183,10 @@ export class ImportClassList {
     }));
     this.work.dispatch(LearnersActions.classListImported({ list, stamp: this.work.stamp(list.length * 3) }));
     this.close();
-    this.notice.done(`${many(list.length, 'learner')} came in`, 'Undo takes all of them back at once.');
+    this.notice.done(
+      counted(list.length, '{n} learner came in', '{n} learners came in'),
+      'Undo takes all of them back at once.',
+    );
   }
 
   protected close(): void {

@@ -45,6 +45,7 @@ import { ImportClassList } from './import-class-list';
 import { withChange } from './card-fields';
 import { NeedsCardForm, type Placed, type Written } from './needs-card';
 import { Empty } from '../ui/empty';
+import { many } from '../platform/many';
 
 const COLUMNS = [
   { field: 'name', name: 'Name' },
@@ -135,7 +136,7 @@ export class Learners {
             // What a learner reads at has a column of its own.
             ...cardInShort({ ...l.needs, levels: l.needs.levels.filter((x) => x.skill !== READING) }, today),
             ...l.needs.languages.map((x) => `speaks ${x}`),
-            ...(l.needs.goals.length ? [`${l.needs.goals.length} goal${l.needs.goals.length === 1 ? '' : 's'}`] : []),
+            ...(l.needs.goals.length ? [many(l.needs.goals.length, 'goal')] : []),
           ].join(' · ') || l.needs.note,
       }))
       .sort((a, b) => a.class.localeCompare(b.class) || a.name.localeCompare(b.name));

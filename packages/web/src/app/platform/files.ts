@@ -2,7 +2,31 @@ import { ASSET_MIMES, Problem } from '@lorvet/core/desk';
 import type { KeptAsset } from './storage/kept-asset';
 
 type Mime = KeptAsset['mime'];
-export type Taken = KeptAsset | { problem: string };
+/** Why a file cannot be taken, as it is said in any language: `{name}` is the file’s own. */
+const PROBLEMS = {
+  noPicture: '“{name}” is not a picture Lorvet can show. Choose a PNG, JPEG, WebP, GIF or SVG file.',
+  hugePicture: '“{name}” is larger than 80 MB. Make it smaller in a picture program and choose it again.',
+  largeDrawing: '“{name}” is larger than 4 MB. Save it as PNG or JPEG and choose it again.',
+  damaged: '“{name}” cannot be read as a picture: it is damaged. Try another copy of it.',
+  sound: '“{name}” is not a sound Lorvet can keep. Choose an MP3, WAV, OGG, M4A or WebM file.',
+  video: '“{name}” is not a video Lorvet can keep. Choose an MP4 or WebM file.',
+  pdf: '“{name}” is not a PDF Lorvet can keep. Choose a PDF file.',
+  large: '“{name}” is larger than 24 MB. Make it shorter or smaller, then choose it again.',
+  noPdf: '“{name}” is called a PDF and is none. Save or export it as a PDF, then choose it again.',
+} as const;
+export interface NotTaken {
+  /** In English. */
+  readonly problem: string;
+  readonly says: (typeof PROBLEMS)[keyof typeof PROBLEMS];
+  readonly name: string;
+}
+export type Taken = KeptAsset | NotTaken;
+
+const notTaken = (why: keyof typeof PROBLEMS, name: string): NotTaken => ({
+  problem: PROBLEMS[why].replace('{name}', () => name),
+  says: PROBLEMS[why],
+  name,
+});
 
 /** A larger picture is made smaller on the way in: enough for print at full page width. */
 export const MOST_PIXELS = 1800;
@@ -37,19 +61,15 @@ const knownMime = (type: string): Mime | undefined => ASSET_MIMES.find((m) => m 
 export async function readPicture(file: Blob & { name?: string }): Promise<Taken> {
   const name = file.name ?? 'picture';
   const mime = knownMime(file.type);
-  if (!mime?.startsWith('image/'))
-    return { problem: `“${name}” is not a picture Lorvet can show. Choose a PNG, JPEG, WebP, GIF or SVG file.` };
-  if (file.size > MOST_PICTURE_BYTES)
-    return { problem: `“${name}” is larger than 80 MB. Make it smaller in a picture program and choose it again.` };
+  if (!mime?.startsWith('image/')) return notTaken('noPicture', name);
+  if (file.size > MOST_PICTURE_BYTES) return notTaken('hugePicture', name);
   if (mime === 'image/svg+xml' || mime === 'image/gif')
-    return file.size > 4 * 1024 * 1024
-      ? { problem: `“${name}” is larger than 4 MB. Save it as PNG or JPEG and choose it again.` }
-      : await assetOf(file, mime, name);
+    return file.size > 4 * 1024 * 1024 ? notTaken('largeDrawing', name) : await assetOf(file, mime, name);
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
-    return { problem: `“${name}” cannot be read as a picture: it is damaged. Try another copy of it.` };
+    return notTaken('damaged', name);
   }
   const scale = Math.min(1, MOST_PIXELS / Math.max(bitmap.width, bitmap.height));
   if (scale === 1 && file.size <= SMALL_BYTES && mime !== 'image/jpeg') {
@@ -70,14 +90,10 @@ export async function readMedia(file: Blob & { name?: string }, what: 'sound' | 
   const name = file.name ?? 'recording';
   const mime = knownMime(file.type);
   const begins = { sound: 'audio/', video: 'video/', pdf: 'application/pdf' }[what];
-  if (!mime?.startsWith(begins))
-    return {
-      problem: `“${name}” is not a ${what === 'pdf' ? 'PDF' : what} Lorvet can keep. ${{ sound: 'Choose an MP3, WAV, OGG, M4A or WebM file.', video: 'Choose an MP4 or WebM file.', pdf: 'Choose a PDF file.' }[what]}`,
-    };
-  if (file.size > MOST_BYTES)
-    return { problem: `“${name}” is larger than 24 MB. Make it shorter or smaller, then choose it again.` };
+  if (!mime?.startsWith(begins)) return notTaken(what, name);
+  if (file.size > MOST_BYTES) return notTaken('large', name);
   // Programs put a few bytes before it; a page of the web that is called PDF has it nowhere.
   if (what === 'pdf' && !new TextDecoder('latin1').decode(await file.slice(0, 1024).arrayBuffer()).includes('%PDF-'))
-    return { problem: `“${name}” is called a PDF and is none. Save or export it as a PDF, then choose it again.` };
+    return notTaken('noPdf', name);
   return await assetOf(file, mime, name);
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import {
   type Block,
+  type Content,
   derive,
   frozenFor,
   type HandOut,
@@ -25,6 +26,20 @@ const kept = (name: string): Uint8Array =>
   new Uint8Array(readFileSync(new URL(`../../../../../test-material/kept/${name}`, import.meta.url)));
 const now = demoWorkspace(Date.UTC(2026, 10, 24, 9));
 const titles = (w: Workspace) => listOf(w.families).map((f) => f.revisions.at(-1)?.content.title);
+
+/** What the demo gives out, without what it had not yet when these were kept: signs beside a number, pictures of words. */
+function asKeptThen(content: Content): Content {
+  const plain = content.pages.map((p) => ({
+    ...p,
+    blocks: p.blocks.map((b): Block => {
+      if (b.kind === 'vocabulary') return { ...b, entries: b.entries.map(({ assetId: _, ...e }) => e) };
+      if (b.kind !== 'number') return b;
+      const { signs: _, ...rest } = b;
+      return rest;
+    }),
+  }));
+  return { ...content, pages: plain };
+}
 
 describe('what an earlier Lorvet wrote', () => {
   it.each([
@@ -57,10 +72,10 @@ describe('what an earlier Lorvet wrote', () => {
         const has = frozenFor(now.handOuts[h.id] as HandOut, now.frozen, learnerId);
         expect(had?.swatch.letter).toMatch(/^[A-Z]$/);
         expect(had?.versionName).toBe(has?.versionName);
-        if (/[3456].zip/.test(name)) expect(had?.content).toEqual(has?.content);
+        if (/[3456].zip/.test(name)) expect(had?.content).toEqual(has && asKeptThen(has.content));
       }
     for (const c of listOf(w.copies)) expect(w.frozen[c.frozen]).toBeDefined();
-    if (/[3456].zip/.test(name)) expect(w.assets).toEqual(now.assets);
+    if (/[3456].zip/.test(name)) expect(now.assets).toMatchObject(w.assets);
   });
 
   it('family files and one of adjustments', () => {

@@ -23,7 +23,7 @@ import { NewMaster } from './new-master';
 import { dayIn } from '../ui/when';
 import { Empty } from '../ui/empty';
 import { ProblemCard } from '../ui/problem';
-import { many } from '../platform/many';
+import { counted, many } from '../platform/many';
 
 /** So many come at once. */
 const CARDS = 6;
@@ -50,6 +50,7 @@ const CARDS = 6;
   styleUrl: './shelf.css',
 })
 export class Shelf {
+  protected readonly many = many;
   protected readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);
@@ -144,6 +145,11 @@ export class Shelf {
     this.work.dispatch(
       BringActions.madeMaster({ family, assets: [...assets], label: `family “${title}” from a file` }),
     );
-    this.notice.done(`“${title}” came in with ${many(family.versions.length, 'version')}`, 'One undo takes it back.');
+    this.notice.done(
+      counted(family.versions.length, '“{title}” came in with {n} version', '“{title}” came in with {n} versions', {
+        title,
+      }),
+      'One undo takes it back.',
+    );
   }
 }

@@ -19,6 +19,7 @@ import type { KeptDoc } from '../platform/storage/kept-asset';
 import { BenchActions, type Stamped } from './actions';
 
 import { changeFamily, changeVersion, coreStamp, type Doc, edit, type Edit, plain, put } from './edit';
+import { counted } from '../platform/many';
 
 /** What upkeep knows of the activities that parts were taken from. */
 export const sourcesIn = (w: Pick<KeptDoc, 'families'>): ReviewContext => ({
@@ -159,7 +160,7 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
         const context = sourcesIn(plain(doc));
         return decisions.length ? resolveUpkeep(f, decisions, settler, context) : carryOver(f, settler, context);
       }),
-    label: (a) => (a.decisions.length === 1 ? 'decide upkeep' : `decide upkeep for ${a.decisions.length} versions`),
+    label: (a) => counted(a.decisions.length, 'decide upkeep', 'decide upkeep for {n} versions'),
   }),
   edit(BenchActions.templateKept, {
     run: (doc, { template }) => put(doc, 'templates', template),

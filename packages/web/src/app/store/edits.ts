@@ -14,7 +14,7 @@ import {
   undone,
   withActivities,
 } from '@lorvet/core';
-import { many } from '../platform/many';
+import { counted, many } from '../platform/many';
 import {
   BringActions,
   DeskActions,
@@ -135,7 +135,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     run: (doc, { groups }) => {
       for (const g of groups) put(doc, 'groups', g);
     },
-    label: (a) => `make ${many(a.groups.length, 'group')}`,
+    label: (a) => counted(a.groups.length, 'make {n} group', 'make {n} groups'),
   }),
   edit(LearnersActions.audienceSaved, {
     run: (doc, { audience }) => put(doc, 'audiences', audience),
@@ -174,7 +174,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
         }
       }
     },
-    label: (a) => `import ${many(a.list.length, 'learner')}`,
+    label: (a) => counted(a.list.length, 'import {n} learner', 'import {n} learners'),
   }),
 
   edit(HandOutActions.planChanged, {

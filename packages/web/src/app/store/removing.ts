@@ -18,7 +18,7 @@ import { BenchActions, KeepingActions } from './actions';
 import { Parts } from './parts';
 import { wantGiven, wantWork } from './wants';
 import { WorkspaceStore } from './workspace';
-import { many } from '../platform/many';
+import { counted, many } from '../platform/many';
 
 type What = Removed['what'];
 type Target = Exclude<What, 'version'>;
@@ -54,8 +54,8 @@ export class Removing {
         const c = this.work.doc().classes[id];
         const given = this.work.handOutHeads().filter((h) => h.classIds.includes(id)).length;
         const says = said([
-          `${many(c?.learnerIds.length ?? 0, 'learner')} stay`,
-          given > 0 && `${many(given, 'hand-out')} for it`,
+          counted(c?.learnerIds.length ?? 0, '{n} learner stays', '{n} learners stay'),
+          given > 0 && counted(given, '{n} hand-out for it', '{n} hand-outs for it'),
         ]);
         return { title: c?.name ?? '', says, heavy: given > 0 };
       }
@@ -63,8 +63,8 @@ export class Removing {
         const g = this.work.doc().groups[id];
         const given = this.work.handOutHeads().filter((h) => h.groupIds.includes(id)).length;
         const says = said([
-          `${many(g?.learnerIds.length ?? 0, 'learner')} stay`,
-          given > 0 && `${many(given, 'hand-out')} for it`,
+          counted(g?.learnerIds.length ?? 0, '{n} learner stays', '{n} learners stay'),
+          given > 0 && counted(given, '{n} hand-out for it', '{n} hand-outs for it'),
         ]);
         return { title: g?.name ?? '', says, heavy: given > 0 };
       }
@@ -73,7 +73,11 @@ export class Removing {
         const planned = this.work
           .handOutHeads()
           .filter((h) => h.state === 'draft' && h.audienceIds.includes(id)).length;
-        return { title: a?.name ?? '', says: planned > 0 ? `${many(planned, 'plan')} for it` : '', heavy: planned > 0 };
+        return {
+          title: a?.name ?? '',
+          says: planned > 0 ? counted(planned, '{n} plan for it', '{n} plans for it') : '',
+          heavy: planned > 0,
+        };
       }
       case 'template':
         return { title: this.work.templates()[id]?.name ?? '', says: '', heavy: false };
@@ -98,9 +102,8 @@ export class Removing {
     );
     const says = said([
       many(version.adjustments.length, 'adjustment'),
-      along.length > 0 && `${many(along.length, 'version')} made on it`,
-      holders.size > 0 &&
-        `${many(holders.size, 'learner')} ${holders.size === 1 ? 'has' : 'have'} it and keep${holders.size === 1 ? 's' : ''} it`,
+      along.length > 0 && counted(along.length, '{n} version made on it', '{n} versions made on it'),
+      holders.size > 0 && counted(holders.size, '{n} learner has it and keeps it', '{n} learners have it and keep it'),
     ]);
     return { title: version.name, says, heavy: holders.size > 0 || along.length > 0 };
   }
@@ -162,7 +165,7 @@ export class Removing {
       states.submitted > 0 && `${states.submitted} submitted`,
       states.complete > 0 && `${states.complete} complete`,
       begun + states.submitted + states.complete === 0 &&
-        (head?.state === 'given' ? `given to ${many(countHolders(head), 'learner')}` : ''),
+        (head?.state === 'given' ? counted(countHolders(head), 'given to {n} learner', 'given to {n} learners') : ''),
     ]);
     return { title: head?.title ?? '', says, heavy: head?.state === 'given' };
   }
@@ -174,8 +177,7 @@ export class Removing {
     const n = head?.versions.length ?? 0;
     const says = said([
       many(n, 'version'),
-      holders.size > 0 &&
-        `${many(holders.size, 'learner')} ${holders.size === 1 ? 'has' : 'have'} it and keep${holders.size === 1 ? 's' : ''} it`,
+      holders.size > 0 && counted(holders.size, '{n} learner has it and keeps it', '{n} learners have it and keep it'),
     ]);
     return { title: head?.title ?? '', says, heavy: n > 0 || holders.size > 0 };
   }
@@ -184,7 +186,11 @@ export class Removing {
     const states = this.work.handOutHeads().flatMap((h) => statesIn(this.work.states()[h.id]).get(id) ?? []);
     const says = said([
       states.length > 0 &&
-        `${many(states.length, 'piece')} of work, which ${states.length === 1 ? 'stays' : 'stay'} under Marking`,
+        counted(
+          states.length,
+          '{n} piece of work, which stays under Marking',
+          '{n} pieces of work, which stay under Marking',
+        ),
     ]);
     return { title: this.work.doc().learners[id]?.name ?? '', says, heavy: states.length > 0 };
   }

@@ -21,6 +21,7 @@ import { LoomRowView, MASTER } from './loom-row';
 import { PlanAfter } from './plan-after';
 import { type LoomRow, PlanHere } from './plan-here';
 import { Seen } from './seen';
+import { counted } from '../../platform/many';
 
 /** From here on only rows near those in sight are drawn, so many at once; each is as high as the others then. */
 const MANY = 60;
@@ -40,6 +41,7 @@ const ROW_PX = 33;
   styleUrl: './loom.css',
 })
 export class Loom {
+  protected readonly counted = counted;
   protected readonly here = inject(PlanHere);
   private readonly after = inject(PlanAfter);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;

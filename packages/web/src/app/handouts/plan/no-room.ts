@@ -20,6 +20,7 @@ import {
   questionNumbers,
 } from '@lorvet/core';
 import { LaidPage } from '../../ui/blocks/laid-page';
+import { counted } from '../../platform/many';
 
 /** A version that is given; null is the master. */
 export interface GivenVersion {
@@ -51,7 +52,11 @@ const MOST_NAMED = 8;
   template: `
     @if (found().length) {
       <div class="card ochre">
-        <h3>Too large for {{ found().length === 1 ? 'its place' : 'their places' }} on a picture</h3>
+        <h3>
+          {{
+            counted(found().length, 'Too large for its place on a picture', 'Too large for their places on a picture')
+          }}
+        </h3>
         <p class="small">Learners see a button there that opens it over the page.</p>
         <ul class="small">
           @for (f of found().slice(0, MOST_NAMED); track $index) {
@@ -86,6 +91,7 @@ const MOST_NAMED = 8;
   `,
 })
 export class NoRoom {
+  protected readonly counted = counted;
   readonly family = input.required<Family>();
   readonly given = input.required<readonly GivenVersion[]>();
   protected readonly MOST_NAMED = MOST_NAMED;

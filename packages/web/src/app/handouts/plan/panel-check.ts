@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
 import type { PlanFinding } from '@lorvet/core';
 import { Clock } from '../../platform/clock';
-import { many } from '../../platform/many';
+import { counted, many } from '../../platform/many';
 import { dayIn } from '../../ui/when';
 import { NoRoom } from './no-room';
 import { PlanAfter } from './plan-after';
@@ -39,6 +39,7 @@ import { PlanHere } from './plan-here';
   `,
 })
 export class PanelCheck {
+  protected readonly counted = counted;
   protected readonly here = inject(PlanHere);
   protected readonly checks = inject(PlanChecks);
   protected readonly after = inject(PlanAfter);

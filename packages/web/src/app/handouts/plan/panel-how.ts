@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import type { HandOut, Id, OwnDates } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
-import { many } from '../../platform/many';
+import { counted, many } from '../../platform/many';
 import { HandOutActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 import { DateField } from '../../ui/controls/date';
@@ -63,7 +63,7 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
         <lv-select label="Goes" [value]="h.goes ?? 0" (chosen)="here.change({ goes: $event || null }, 'goes')">
           <lv-option [value]="0" label="as the version says" />
           @for (n of GOES; track n) {
-            <lv-option [value]="n" [label]="n === 1 ? 'one go' : n + ' goes'" />
+            <lv-option [value]="n" [label]="counted(n, 'one go', '{n} goes')" />
           }
         </lv-select>
       }
@@ -147,6 +147,7 @@ const GOES = [1, 2, 3, 4, 5, 6, 8, 10] as const;
   styleUrl: './panel.css',
 })
 export class PanelHow {
+  protected readonly counted = counted;
   protected readonly here = inject(PlanHere);
   private readonly work = inject(WorkspaceStore);
   protected readonly pieces = pieceByPiece(() => 5);

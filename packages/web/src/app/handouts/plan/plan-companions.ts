@@ -14,6 +14,7 @@ import { Take } from '../../ui/blocks/take';
 import { FileButton } from '../../ui/file-button';
 import { SELECT } from '../../ui/controls/select';
 import { IconButton } from '../../ui/icon-button';
+import { counted } from '../../platform/many';
 
 /** What can be added beside files and addresses, and what it is called at first. */
 const KINDS = [
@@ -235,7 +236,12 @@ export class PlanCompanions {
     const left = more.length - taken.length;
     if (left)
       this.wrong.set(
-        `${MOST_COMPANIONS} things can go with a hand-out; ${left} ${left === 1 ? 'was' : 'were'} left out.`,
+        counted(
+          left,
+          '{most} things can go with a hand-out; {n} was left out.',
+          '{most} things can go with a hand-out; {n} were left out.',
+          { most: MOST_COMPANIONS },
+        ),
       );
     if (taken.length) this.changed.emit([...this.list(), ...taken]);
   }

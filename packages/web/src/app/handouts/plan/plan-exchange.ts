@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { type Exchange, isSafe } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
-import { many } from '../../platform/many';
+import { counted, many } from '../../platform/many';
 import { PlanAfter } from './plan-after';
 import { PlanHere } from './plan-here';
 
@@ -25,8 +25,7 @@ const SHOWN = 6;
           <p class="small">They have it already.</p>
         } @else if (a.keys.length > all().length) {
           <p class="small">
-            {{ a.keys.length - all().length }} more {{ a.keys.length - all().length === 1 ? 'has' : 'have' }} it
-            already.
+            {{ counted(a.keys.length - all().length, '{n} more has it already.', '{n} more have it already.') }}
           </p>
         }
         @for (p of parts(); track p.name) {
@@ -39,7 +38,9 @@ const SHOWN = 6;
         }
         @for (e of conflicts().slice(0, SHOWN); track e.key) {
           <p class="small">
-            {{ nameOf(e) }}: {{ e.same }} {{ e.same === 1 ? 'answer comes' : 'answers come' }} along.
+            {{
+              counted(e.same, '{who}: {n} answer comes along.', '{who}: {n} answers come along.', { who: nameOf(e) })
+            }}
             @if (e.otherwise[0]; as q) {
               {{ e.otherwise.length }} asked otherwise (“{{ q.slice(0, 50) }}”).
             }
@@ -72,7 +73,15 @@ const SHOWN = 6;
       </section>
     } @else if (after.behind().length) {
       <section class="card ochre" aria-label="Corrected since">
-        <h3>{{ many(after.behind().length, 'sheet') }} changed since they were given</h3>
+        <h3>
+          {{
+            counted(
+              after.behind().length,
+              '{n} sheet changed since it was given',
+              '{n} sheets changed since they were given'
+            )
+          }}
+        </h3>
         <p class="small">The master or the version was corrected. What they have stays until you send it.</p>
         <button pButton severity="secondary" type="button" (click)="after.askCorrection()">
           See what it would mean
@@ -83,6 +92,7 @@ const SHOWN = 6;
   styleUrl: './panel.css',
 })
 export class PlanExchange {
+  protected readonly counted = counted;
   protected readonly after = inject(PlanAfter);
   private readonly here = inject(PlanHere);
   protected readonly many = many;

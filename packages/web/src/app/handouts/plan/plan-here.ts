@@ -25,6 +25,7 @@ import { Clock } from '../../platform/clock';
 import { PlanWork } from '../../platform/plan-work';
 import { HandOutActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
+import { counted } from '../../platform/many';
 
 /** From here on, learners times versions, a plan is large. */
 const LARGE = 600;
@@ -241,7 +242,7 @@ export class PlanHere {
       why: differs ? suggestion.reasons.join('; ') : '',
       looked: plan.lookedAs.includes(learner.id),
       // Who joined since gets a version, where no rule has one for them.
-      parts: parts.length ? `${parts.length} ${parts.length === 1 ? 'page' : 'pages'} of other versions` : '',
+      parts: parts.length ? counted(parts.length, '{n} page of other versions', '{n} pages of other versions') : '',
       isOpen: this.isDraft() || !Object.hasOwn(plan.given, learner.id),
     };
   }

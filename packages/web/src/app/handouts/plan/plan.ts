@@ -14,7 +14,7 @@ import { RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Clock } from '../../platform/clock';
-import { many } from '../../platform/many';
+import { counted, many } from '../../platform/many';
 import { Parts } from '../../store/parts';
 import { wantFamily, wantGiven } from '../../store/wants';
 import { WorkspaceStore } from '../../store/workspace';
@@ -84,6 +84,7 @@ const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
   styleUrl: './plan.css',
 })
 export class Plan {
+  protected readonly counted = counted;
   readonly id = input.required<string>();
   /** The step that is open at first: from the address. */
   readonly step = input<string>();

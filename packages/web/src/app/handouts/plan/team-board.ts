@@ -5,7 +5,7 @@ import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Clock } from '../../platform/clock';
 import { Grouping } from '../../platform/grouping';
-import { many } from '../../platform/many';
+import { counted, many } from '../../platform/many';
 import { Stopped } from '../../platform/workers/task';
 import { NumberField } from '../../ui/controls/number';
 import { SELECT } from '../../ui/controls/select';
@@ -37,7 +37,11 @@ import { PlanHere } from './plan-here';
               (typed)="size.set(Math.max(1, $event ?? 1))"
             />
             <button pButton type="button" [disabled]="isBusy()" (click)="make()">
-              Make {{ many(count(), 'group') }} of {{ loose().length }}
+              {{
+                counted(count(), 'Make {n} group of {learners}', 'Make {n} groups of {learners}', {
+                  learners: loose().length,
+                })
+              }}
             </button>
           }
           @if (groups().length && loose().length) {
@@ -60,7 +64,9 @@ import { PlanHere } from './plan-here';
         }
         <span class="grow"></span>
         <strong [class.bad]="loose().length">{{
-          loose().length ? many(loose().length, 'learner') + ' in no group yet' : 'Everybody is in a group'
+          loose().length
+            ? counted(loose().length, '{n} learner in no group yet', '{n} learners in no group yet')
+            : 'Everybody is in a group'
         }}</strong>
       </div>
       <div class="board">
@@ -163,6 +169,7 @@ import { PlanHere } from './plan-here';
   `,
 })
 export class TeamBoard {
+  protected readonly counted = counted;
   protected readonly here = inject(PlanHere);
   private readonly after = inject(PlanAfter);
   private readonly clock = inject(Clock);

@@ -37,7 +37,7 @@ import { InputText } from 'primeng/inputtext';
 import { Menu } from 'primeng/menu';
 import { Clock } from '../../platform/clock';
 import { Grouping } from '../../platform/grouping';
-import { many } from '../../platform/many';
+import { counted, many } from '../../platform/many';
 import { Stopped } from '../../platform/workers/task';
 import { LearnersActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
@@ -88,6 +88,7 @@ interface Placed {
   styleUrl: './make-groups.css',
 })
 export class MakeGroups {
+  protected readonly counted = counted;
   /** The class, group or audience whose learners are parted: from the address. */
   readonly of = input<string>();
   private readonly work = inject(WorkspaceStore);
@@ -275,7 +276,7 @@ export class MakeGroups {
       learnerIds: [...learnerIds],
     }));
     this.work.dispatch(LearnersActions.groupsMade({ groups }));
-    this.notice.done(`${many(groups.length, 'group')} made`, 'One undo takes them back.');
+    this.notice.done(counted(groups.length, '{n} group made', '{n} groups made'), 'One undo takes them back.');
     void this.router.navigate(['/learners'], { queryParams: { part: groups[0]?.id } });
   }
 }

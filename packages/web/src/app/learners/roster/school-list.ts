@@ -14,7 +14,7 @@ import {
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../../platform/clock';
 import { download } from '../../platform/download';
-import { many } from '../../platform/many';
+import { counted, many } from '../../platform/many';
 import { SchoolRoster } from '../../platform/school-roster';
 import { LearnersActions } from '../../store/actions';
 import { Parts } from '../../store/parts';
@@ -46,6 +46,7 @@ interface Part {
   styleUrl: './school-list.css',
 })
 export class SchoolList {
+  protected readonly counted = counted;
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
@@ -105,33 +106,41 @@ export class SchoolList {
     const plain = (names: readonly string[]) => names.map((name) => ({ name, says: '' }));
     return [
       {
-        name: `${many(c.newClasses.length, 'new class', 'new classes')}`,
+        name: many(c.newClasses.length, 'new class', 'new classes'),
         says: 'made here',
         list: plain(c.newClasses),
       },
       {
-        name: `${many(c.came.length, 'learner')} came`,
+        name: counted(c.came.length, '{n} learner came', '{n} learners came'),
         says: 'a card for each, to be filled in',
         list: c.came.map(into),
       },
-      { name: `${many(c.moved.length, 'learner')} moved`, says: 'cards and work stay', list: c.moved.map(way) },
       {
-        name: `${many(c.left.length, 'learner')} left`,
+        name: counted(c.moved.length, '{n} learner moved', '{n} learners moved'),
+        says: 'cards and work stay',
+        list: c.moved.map(way),
+      },
+      {
+        name: counted(c.left.length, '{n} learner left', '{n} learners left'),
         says: 'they stay under Everyone, in no class; nothing of their work is lost',
         list: c.left.map(way),
       },
       {
-        name: `${many(c.renamed.length, 'name')} changed`,
+        name: counted(c.renamed.length, '{n} name changed', '{n} names changed'),
         says: '',
         list: c.renamed.map((r) => ({ name: r.to, says: `was ${r.from}` })),
       },
       {
-        name: `${many(c.recognised.length, 'learner')} of yours ${c.recognised.length === 1 ? 'is' : 'are'} on the list`,
+        name: counted(
+          c.recognised.length,
+          '{n} learner of yours is on the list',
+          '{n} learners of yours are on the list',
+        ),
         says: 'by class and name: from now on they are followed',
         list: plain(c.recognised),
       },
       {
-        name: `${many(c.gone.length, 'class', 'classes')} not on the list any more`,
+        name: counted(c.gone.length, '{n} class not on the list any more', '{n} classes not on the list any more'),
         says: 'left as they are here',
         list: plain(c.gone),
       },

@@ -23,6 +23,7 @@ import { htmlOfMarkdown } from './markdown';
 import type { PdfInWork } from './pdf-file';
 import { readWord } from './word-pages';
 import type { KeptAsset } from '../storage/kept-asset';
+import { counted } from '../many';
 
 /** What a call gives back: its result, or what is wrong in words. A class does not survive the way between threads. */
 export type Told<T> =
@@ -158,7 +159,11 @@ const api = {
           if (page.hid) left.push(`Page ${n}: white words were left out.`);
           const comments = await openPdf().page(n, countComments);
           if (comments)
-            left.push(`Page ${n}: ${comments === 1 ? 'a comment was' : `${comments} comments were`} left out.`);
+            left.push(
+              counted(comments, 'Page {page}: a comment was left out.', 'Page {page}: {n} comments were left out.', {
+                page: n,
+              }),
+            );
         } catch (error) {
           if (error instanceof Problem) throw error;
           left.push(`Page ${n} is damaged and was left out.`);
@@ -168,7 +173,12 @@ const api = {
       const empty = read.filter((p) => p.pictureOnly).map((p) => p.n);
       if (empty.length)
         left.push(
-          `Page${empty.length > 1 ? 's' : ''} ${empty.join(', ')}: a picture without words that can be read. It can be laid under answer places.`,
+          counted(
+            empty.length,
+            'Page {pages}: a picture without words that can be read. It can be laid under answer places.',
+            'Pages {pages}: pictures without words that can be read. They can be laid under answer places.',
+            { pages: empty.join(', ') },
+          ),
         );
       return reading({ name: pdf?.name ?? '', pages: read, left }, [], left);
     });

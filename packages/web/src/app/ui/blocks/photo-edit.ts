@@ -183,7 +183,7 @@ export class PhotoEdit {
       pen.drawImage(cut, 0, 0);
     }
     const taken = await readPicture(await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 }));
-    if ('problem' in taken) this.problem.set(taken.problem);
+    if ('problem' in taken) this.problem.set(this.t(taken.says, { name: taken.name }));
     else this.kept.emit(taken);
   }
 }

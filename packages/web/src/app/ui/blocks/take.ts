@@ -254,7 +254,7 @@ export class Take {
   }
 
   private give(taken: Taken): void {
-    if ('problem' in taken) this.problem.set(taken.problem);
+    if ('problem' in taken) this.problem.set(this.t(taken.says, { name: taken.name }));
     else this.taken.emit(taken);
   }
 }

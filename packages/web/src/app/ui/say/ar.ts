@@ -407,6 +407,23 @@ export const AR: Table = {
   'Beginnings you can use': 'بدايات يمكنك استعمالها',
   'Change the photograph': 'عدّل الصورة',
   'The photograph that is changed': 'الصورة التي تُعدَّل',
+  '“{name}” is not a picture Lorvet can show. Choose a PNG, JPEG, WebP, GIF or SVG file.':
+    '«{name}» ليس صورة يستطيع Lorvet عرضها. اختر ملف PNG أو JPEG أو WebP أو GIF أو SVG.',
+  '“{name}” is larger than 80 MB. Make it smaller in a picture program and choose it again.':
+    '«{name}» أكبر من 80 ميغابايت. صغّره في برنامج صور ثم اختره من جديد.',
+  '“{name}” is larger than 4 MB. Save it as PNG or JPEG and choose it again.':
+    '«{name}» أكبر من 4 ميغابايت. احفظه بصيغة PNG أو JPEG ثم اختره من جديد.',
+  '“{name}” cannot be read as a picture: it is damaged. Try another copy of it.':
+    'لا يمكن قراءة «{name}» كصورة: الملف تالف. جرّب نسخة أخرى.',
+  '“{name}” is not a sound Lorvet can keep. Choose an MP3, WAV, OGG, M4A or WebM file.':
+    '«{name}» ليس صوتًا يستطيع Lorvet حفظه. اختر ملف MP3 أو WAV أو OGG أو M4A أو WebM.',
+  '“{name}” is not a video Lorvet can keep. Choose an MP4 or WebM file.':
+    '«{name}» ليس مقطعًا مصوّرًا يستطيع Lorvet حفظه. اختر ملف MP4 أو WebM.',
+  '“{name}” is not a PDF Lorvet can keep. Choose a PDF file.': '«{name}» ليس ملف PDF يستطيع Lorvet حفظه. اختر ملف PDF.',
+  '“{name}” is larger than 24 MB. Make it shorter or smaller, then choose it again.':
+    '«{name}» أكبر من 24 ميغابايت. اجعله أقصر أو أصغر ثم اختره من جديد.',
+  '“{name}” is called a PDF and is none. Save or export it as a PDF, then choose it again.':
+    '«{name}» يُسمّى PDF وليس كذلك. احفظه أو صدّره بصيغة PDF ثم اختره من جديد.',
   'Turn and size': 'التدوير والحجم',
   'Turn left': 'أدر يسارًا',
   'Turn right': 'أدر يمينًا',

@@ -366,6 +366,24 @@ export const ES = {
   'Beginnings you can use': 'Comienzos que puedes usar',
   'Change the photograph': 'Cambiar la foto',
   'The photograph that is changed': 'La foto que se cambia',
+  '“{name}” is not a picture Lorvet can show. Choose a PNG, JPEG, WebP, GIF or SVG file.':
+    '«{name}» no es una imagen que Lorvet pueda mostrar. Elige un archivo PNG, JPEG, WebP, GIF o SVG.',
+  '“{name}” is larger than 80 MB. Make it smaller in a picture program and choose it again.':
+    '«{name}» pasa de 80 MB. Hazla más pequeña en un programa de imágenes y elígela otra vez.',
+  '“{name}” is larger than 4 MB. Save it as PNG or JPEG and choose it again.':
+    '«{name}» pasa de 4 MB. Guárdala como PNG o JPEG y elígela otra vez.',
+  '“{name}” cannot be read as a picture: it is damaged. Try another copy of it.':
+    '«{name}» no se puede leer como imagen: está dañada. Prueba con otra copia.',
+  '“{name}” is not a sound Lorvet can keep. Choose an MP3, WAV, OGG, M4A or WebM file.':
+    '«{name}» no es un sonido que Lorvet pueda guardar. Elige un archivo MP3, WAV, OGG, M4A o WebM.',
+  '“{name}” is not a video Lorvet can keep. Choose an MP4 or WebM file.':
+    '«{name}» no es un vídeo que Lorvet pueda guardar. Elige un archivo MP4 o WebM.',
+  '“{name}” is not a PDF Lorvet can keep. Choose a PDF file.':
+    '«{name}» no es un PDF que Lorvet pueda guardar. Elige un archivo PDF.',
+  '“{name}” is larger than 24 MB. Make it shorter or smaller, then choose it again.':
+    '«{name}» pasa de 24 MB. Hazlo más corto o más pequeño y elígelo otra vez.',
+  '“{name}” is called a PDF and is none. Save or export it as a PDF, then choose it again.':
+    '«{name}» se llama PDF y no lo es. Guárdalo o expórtalo como PDF y elígelo otra vez.',
   'Turn and size': 'Girar y tamaño',
   'Turn left': 'Girar a la izquierda',
   'Turn right': 'Girar a la derecha',

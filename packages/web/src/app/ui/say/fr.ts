@@ -368,6 +368,24 @@ export const FR: Table = {
   'Beginnings you can use': 'Des débuts que tu peux utiliser',
   'Change the photograph': 'Modifier la photo',
   'The photograph that is changed': 'La photo à modifier',
+  '“{name}” is not a picture Lorvet can show. Choose a PNG, JPEG, WebP, GIF or SVG file.':
+    '« {name} » n’est pas une image que Lorvet peut montrer. Choisis un fichier PNG, JPEG, WebP, GIF ou SVG.',
+  '“{name}” is larger than 80 MB. Make it smaller in a picture program and choose it again.':
+    '« {name} » dépasse 80 Mo. Réduis l’image dans un programme de dessin et choisis-la de nouveau.',
+  '“{name}” is larger than 4 MB. Save it as PNG or JPEG and choose it again.':
+    '« {name} » dépasse 4 Mo. Enregistre l’image en PNG ou JPEG et choisis-la de nouveau.',
+  '“{name}” cannot be read as a picture: it is damaged. Try another copy of it.':
+    '« {name} » ne se lit pas comme une image : le fichier est abîmé. Essaie une autre copie.',
+  '“{name}” is not a sound Lorvet can keep. Choose an MP3, WAV, OGG, M4A or WebM file.':
+    '« {name} » n’est pas un son que Lorvet peut garder. Choisis un fichier MP3, WAV, OGG, M4A ou WebM.',
+  '“{name}” is not a video Lorvet can keep. Choose an MP4 or WebM file.':
+    '« {name} » n’est pas une vidéo que Lorvet peut garder. Choisis un fichier MP4 ou WebM.',
+  '“{name}” is not a PDF Lorvet can keep. Choose a PDF file.':
+    '« {name} » n’est pas un PDF que Lorvet peut garder. Choisis un fichier PDF.',
+  '“{name}” is larger than 24 MB. Make it shorter or smaller, then choose it again.':
+    '« {name} » dépasse 24 Mo. Raccourcis-le ou réduis-le, puis choisis-le de nouveau.',
+  '“{name}” is called a PDF and is none. Save or export it as a PDF, then choose it again.':
+    '« {name} » s’appelle PDF et n’en est pas un. Enregistre-le ou exporte-le en PDF, puis choisis-le de nouveau.',
   'Turn and size': 'Tourner et taille',
   'Turn left': 'Tourner à gauche',
   'Turn right': 'Tourner à droite',

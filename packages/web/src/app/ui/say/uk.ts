@@ -378,6 +378,24 @@ export const UK: Table = {
   'Beginnings you can use': 'Початки, якими можна скористатися',
   'Change the photograph': 'Змінити фото',
   'The photograph that is changed': 'Фото, яке змінюють',
+  '“{name}” is not a picture Lorvet can show. Choose a PNG, JPEG, WebP, GIF or SVG file.':
+    '«{name}» — це не малюнок, який Lorvet може показати. Вибери файл PNG, JPEG, WebP, GIF або SVG.',
+  '“{name}” is larger than 80 MB. Make it smaller in a picture program and choose it again.':
+    '«{name}» більший за 80 МБ. Зменш його в програмі для малюнків і вибери знову.',
+  '“{name}” is larger than 4 MB. Save it as PNG or JPEG and choose it again.':
+    '«{name}» більший за 4 МБ. Збережи його як PNG або JPEG і вибери знову.',
+  '“{name}” cannot be read as a picture: it is damaged. Try another copy of it.':
+    '«{name}» не читається як малюнок: файл пошкоджено. Спробуй іншу копію.',
+  '“{name}” is not a sound Lorvet can keep. Choose an MP3, WAV, OGG, M4A or WebM file.':
+    '«{name}» — це не звук, який Lorvet може зберегти. Вибери файл MP3, WAV, OGG, M4A або WebM.',
+  '“{name}” is not a video Lorvet can keep. Choose an MP4 or WebM file.':
+    '«{name}» — це не відео, яке Lorvet може зберегти. Вибери файл MP4 або WebM.',
+  '“{name}” is not a PDF Lorvet can keep. Choose a PDF file.':
+    '«{name}» — це не PDF, який Lorvet може зберегти. Вибери файл PDF.',
+  '“{name}” is larger than 24 MB. Make it shorter or smaller, then choose it again.':
+    '«{name}» більший за 24 МБ. Зроби його коротшим або меншим і вибери знову.',
+  '“{name}” is called a PDF and is none. Save or export it as a PDF, then choose it again.':
+    '«{name}» зветься PDF, але ним не є. Збережи або експортуй його як PDF і вибери знову.',
   'Turn and size': 'Поворот і розмір',
   'Turn left': 'Повернути ліворуч',
   'Turn right': 'Повернути праворуч',
