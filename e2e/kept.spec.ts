@@ -43,19 +43,29 @@ test('at a desk whose storage is full nothing is said to be saved, and the answe
   await page.reload();
   await expect(page.getByRole('textbox').first()).toHaveValue('fish and bread');
 
-  // The file finds its way to the teacher as well, and one that is none says so.
-  await page.getByRole('textbox').first().fill('bread alone');
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  // A file finds its way to the teacher as well: what is older changes nothing, and one that is none says so.
   await page.goto('/keeping');
   const take = page.getByLabel('File of answers');
-  await take.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"kind":"x"}') });
+  const bring = (name: string, content: string) =>
+    take.setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  await bring('x.json', '{"kind":"x"}');
   await expect(page.getByRole('alert').filter({ hasText: 'x.json cannot be taken in' })).toBeVisible();
-  await take.setInputFiles({ name: 'a.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  await expect(page.getByText(/\d answers? of Corin B\. taken in/)).toBeVisible();
+  await bring('a.json', text);
+  await expect(page.getByText('There is nothing new in this file')).toBeVisible();
+  // What was written at another machine since, after what is here, takes its place.
+  const since = JSON.parse(text.replaceAll('fish and bread', 'bread alone')) as {
+    copy: { goes: { journal: { seen: Record<string, number>; stands: Record<string, object> } }[] };
+  };
+  const journal = since.copy.goes[0]?.journal;
+  if (!journal) throw new Error('answers are numbered');
+  journal.seen['elsewhere'] = 9;
+  for (const place of Object.keys(journal.stands)) journal.stands[place] = { n: 9, from: 'elsewhere' };
+  await bring('b.json', JSON.stringify(since));
+  await expect(page.getByText('1 answer of Corin B. taken in')).toBeVisible();
   await kept(page);
   await sitDown(page, 'Heron class', 'Corin B.');
   await page.getByRole('link', { name: /Rock-pool survey/ }).click();
-  await expect(page.getByRole('textbox').first()).toHaveValue('fish and bread');
+  await expect(page.getByRole('textbox').first()).toHaveValue('bread alone');
 });
 
 test('a hand-out with work asks before it goes, waits under Keeping, and comes back whole after a reload', async ({

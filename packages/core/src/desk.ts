@@ -40,7 +40,7 @@ export {
 } from './assign/slip';
 export * from './collections';
 export { counted } from './counted';
-export { ANSWERS_FORMAT, readAnswers, writeAnswers } from './formats/answers';
+export { ANSWERS_FORMAT, mediaOfCopy, readAnswers, writeAnswers } from './formats/answers';
 export { placesOf, Problem } from './formats/problem';
 export { type Aside, asideSchema } from './keep/aside';
 export * from './keep/head-parts';

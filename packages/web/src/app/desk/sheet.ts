@@ -11,11 +11,12 @@ import {
   viewChild,
 } from '@angular/core';
 import { Router } from '@angular/router';
-import { type Answer, type Copy, type Used, usedTogether, writeAnswers } from '@lorvet/core/desk';
+import { type Answer, type Copy, mediaOfCopy, type Used, usedTogether, writeAnswers } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
 import { sayOnLeaving } from '../platform/leaving';
 import { Keeper } from '../platform/storage/keeper';
+import { assetOfKept } from '../platform/storage/kept-asset';
 import { DeskActions } from '../store/actions';
 import { KeepingSync } from '../store/keeping-sync';
 import { WorkspaceStore } from '../store/workspace';
@@ -173,13 +174,18 @@ export class DeskSheet {
   }
 
   /** The answers as a file, for the teacher: the browser has no room for them. */
-  protected toFile(): void {
+  protected async toFile(): Promise<void> {
     this.save();
     const copy = this.copies.kept(this.handOutId());
     const w = this.work();
     if (!copy || !w) return;
+    const held = mediaOfCopy(copy).flatMap((id) => this.store.assets()[id] ?? []);
+    const media = await Promise.all(held.map(assetOfKept));
     const name = `${w.sheet.title} ${this.session.learner()?.name ?? ''}`.replace(/[^\p{L}\p{N}]+/gu, '-');
-    download(new Blob([writeAnswers(copy, this.clock.iso())], { type: 'application/json' }), `${name}.answers.json`);
+    download(
+      new Blob([writeAnswers(copy, this.clock.iso(), media)], { type: 'application/json' }),
+      `${name}.answers.json`,
+    );
   }
 
   protected take(id: string, answer: Answer): void {

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Copy, mergeCopies, Problem, readAnswers, worksOf } from '@lorvet/core';
-import { textOf } from '../platform/files';
+import isSame from 'fast-deep-equal';
+import { type Asset, type Copy, mergeCopies, Problem, readAnswers, worksOf } from '@lorvet/core';
+import { assetOf, textOf } from '../platform/files';
+import type { KeptAsset } from '../platform/storage/kept-asset';
 import { Clock } from '../platform/clock';
 import { DeskActions } from '../store/actions';
 import { Parts } from '../store/parts';
@@ -47,14 +49,15 @@ export class TakeAnswers {
   protected async take(file: File): Promise<void> {
     this.problem.set(null);
     try {
-      await this.takeIn(readAnswers(await textOf(file, 60)).copy);
+      const { copy, media } = readAnswers(await textOf(file, 200));
+      await this.takeIn(copy, await Promise.all(media.map(asKept)));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       this.problem.set({ name: `${file.name} cannot be taken in`, message: error.message, details: error.details });
     }
   }
 
-  private async takeIn(copy: Copy): Promise<void> {
+  private async takeIn(copy: Copy, media: readonly KeptAsset[]): Promise<void> {
     const learner = this.work.people().learners.find((l) => l.id === copy.learnerId);
     const head = this.work.handOutHeads().find((h) => h.id === copy.handOutId);
     if (!head || (!learner && !head.shared.includes(copy.learnerId)))
@@ -69,15 +72,39 @@ export class TakeAnswers {
       if (!plan || !worksOf(plan).has(copy.learnerId))
         throw new Problem(`“${head.title}” was not given to ${name} here.`);
       await want('copies', [copy.id]);
+      await want(
+        'assets',
+        media.map((m) => m.id),
+      );
       const kept = this.work.copies()[copy.id];
-      // An item answered in both: the file is from the time after the last that could be kept.
       const joined = kept ? mergeCopies(undefined, kept, copy, this.clock.iso()) : copy;
-      this.work.dispatch(DeskActions.copyBrought({ copy: joined, title: name }));
-      const n = Object.keys(copy.goes.at(-1)?.answers ?? {}).length;
+      const n = newIn(joined, kept);
+      if (n === 0) {
+        this.notice.done('There is nothing new in this file', `“${head.title}” of ${name} has it all already.`);
+        return;
+      }
+      this.work.dispatch(DeskActions.copyBrought({ copy: joined, title: name, media: [...media] }));
       this.notice.done(
         counted(n, '{n} answer of {name} taken in', '{n} answers of {name} taken in', { name }),
         `They stand in “${head.title}”. One undo takes them out again.`,
       );
     });
   }
+}
+
+/** Answers that are others than before, or are new beside them. */
+function newIn(after: Copy, before: Copy | undefined): number {
+  const was = (n: number) => before?.goes.find((g) => g.n === n);
+  return after.goes.reduce((sum, g) => {
+    const others = Object.entries(g.answers).filter(([item, a]) => !isSame(a, was(g.n)?.answers[item]));
+    return sum + others.length + (g.earlier?.length ?? 0) - (was(g.n)?.earlier?.length ?? 0);
+  }, 0);
+}
+
+/** As the browser keeps it, under the address of its content: whatever the file calls it. */
+async function asKept({ id, mime, name, data }: Asset): Promise<KeptAsset> {
+  const asset = await assetOf(data, mime, name);
+  if (asset.id !== id)
+    throw new Problem('A photograph or a recording in this file of answers is damaged. Nothing was taken in.');
+  return asset;
 }

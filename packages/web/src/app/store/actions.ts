@@ -155,7 +155,7 @@ export const DeskActions = createActionGroup({
   events: {
     'Copy saved': props<{ copy: Copy }>(),
     /** By the teacher, from a file that the desk saved. */
-    'Copy brought': props<{ copy: Copy; title: string }>(),
+    'Copy brought': props<{ copy: Copy; title: string; media: readonly KeptAsset[] }>(),
     'Media kept': props<{ asset: KeptAsset }>(),
     'Comfort saved': props<{ learnerId: Id; comfort: Comfort }>(),
   },

@@ -265,7 +265,10 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
 
   edit(DeskActions.copyBrought, {
-    run: (doc, { copy }) => put(doc, 'copies', copy),
+    run: (doc, { copy, media }) => {
+      put(doc, 'copies', copy);
+      for (const asset of media) if (!(asset.id in doc.assets)) put(doc, 'assets', asset);
+    },
     label: (a) => `answers of ${a.title} from a file`,
   }),
 
