@@ -35,6 +35,7 @@ test('groups are proposed in a worker, changed by hand and made', async ({ page 
   const board = page.getByRole('region', { name: 'Groups' });
   await expect(board.getByRole('list', { name: 'What this costs' })).toContainText('reading:');
   await board.getByRole('button', { name: /^Oriel P\./ }).press('Enter');
+  await expect(page.getByRole('menuitem').first()).toBeVisible();
   const [to] = await page.getByRole('menuitem').allTextContents();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');

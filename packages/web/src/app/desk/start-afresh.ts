@@ -1,13 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  type ElementRef,
-  inject,
-  input,
-  output,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output, signal } from '@angular/core';
 import { MOST_ASIDE } from '@lorvet/core/desk';
 import { Focused } from '../ui/focused';
 import { onceDrawn } from '../ui/once-drawn';
@@ -24,13 +15,13 @@ import { Say, saying } from '../ui/say/say';
         {{ t('Start with an empty sheet? What you wrote is put aside. You can bring it back.') }}
       </p>
       <button class="btn" type="button" (click)="notNow()">{{ t('No, go on') }}</button>
-      <button class="btn main" type="button" (click)="asking.set(false); begun.emit()">{{ t('Start afresh') }}</button>
+      <button class="btn main" type="button" (click)="begin()">{{ t('Start afresh') }}</button>
     } @else {
       @if (hasAnswers() && aside().length < most) {
-        <button #opener class="btn quiet" type="button" (click)="asking.set(true)">{{ t('Start afresh …') }}</button>
+        <button class="btn quiet" type="button" (click)="asking.set(true)">{{ t('Start afresh …') }}</button>
       }
       @for (a of aside(); track a.id) {
-        <button class="btn quiet" type="button" (click)="broughtBack.emit(a.id)">
+        <button class="btn quiet" type="button" (click)="bringBack(a.id)">
           {{ t('Bring back what I wrote before {when}', { when: say.when(a.at) }) }}
         </button>
       }
@@ -62,12 +53,28 @@ export class StartAfresh {
   protected readonly t = saying();
   protected readonly most = MOST_ASIDE;
   protected readonly asking = signal(false);
-  private readonly opener = viewChild<ElementRef<HTMLElement>>('opener');
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly onceDrawn = onceDrawn();
 
   protected notNow(): void {
     if (!this.asking()) return;
     this.asking.set(false);
-    this.onceDrawn(() => this.opener()?.nativeElement.focus());
+    this.stayHere();
+  }
+
+  protected begin(): void {
+    this.asking.set(false);
+    this.begun.emit();
+    this.stayHere();
+  }
+
+  protected bringBack(id: string): void {
+    this.broughtBack.emit(id);
+    this.stayHere();
+  }
+
+  /** What was pressed goes: the focus stays where it was. */
+  private stayHere(): void {
+    this.onceDrawn(() => this.host.querySelector('button')?.focus());
   }
 }

@@ -11,10 +11,12 @@ import { DeskPart, type LearnerBlockOf } from '../part';
     <dl>
       @for (e of block().entries; track e.id) {
         <div>
-          @if (e.assetId; as id) {
-            <lv-picture [assetId]="id" alt="" />
-          }
-          <dt>{{ e.word }}</dt>
+          <dt>
+            @if (e.assetId; as id) {
+              <lv-picture [assetId]="id" alt="" />
+            }
+            {{ e.word }}
+          </dt>
           <dd>{{ e.meaning }}</dd>
         </div>
       }
