@@ -200,6 +200,7 @@ test('notes go to and fro while the work is still open, and the teacher’s voic
   await work.getByRole('button', { name: 'Record', exact: true }).click();
   await work.getByRole('button', { name: 'Stop recording' }).click();
   await expect(work.getByRole('button', { name: 'Take the recording away' })).toBeVisible();
+  await expect(work.locator('audio')).toBeVisible();
   await kept(page);
   await toNotes();
   await expect(page.getByText('Then paint them green!')).toBeVisible();

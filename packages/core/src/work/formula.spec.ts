@@ -60,8 +60,7 @@ describe('a formula', () => {
 
   it('counts as a short answer where signs for maths stand beside the field, and a sign of a half as a number', () => {
     const item = { ...shortText.fresh('q', () => 'x'), key: ['x² + 1'], signs: true };
-    const mark = (text: string, signs = true) =>
-      markItem({ ...item, signs }, { kind: 'text', text }).verdict;
+    const mark = (text: string, signs = true) => markItem({ ...item, signs }, { kind: 'text', text }).verdict;
     expect([mark('x^2+1'), mark('x2+1'), mark('x^2+1', false)]).toEqual(['right', 'not-yet', 'not-yet']);
     expect(['½', '2½', '−¾', '1 ½', '3/4'].map((t) => readNumber(t, ''))).toEqual([0.5, 2.5, -0.75, 1.5, 0.75]);
     expect(readNumber('12 m²', 'm²')).toBe(12);

@@ -77,7 +77,8 @@ import { saying } from '../ui/say/say';
     }
     ul {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+      grid-template-columns: repeat(auto-fit, minmax(190px, 220px));
+      justify-content: center;
       gap: 12px;
       width: 100%;
     }

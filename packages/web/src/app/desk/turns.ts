@@ -70,6 +70,7 @@ export class Turns {
   protected readonly others = computed(() => {
     const all = this.together().mates;
     const more = this.t('{count} more', { count: all.length - NAMED });
-    return this.say.list(all.length > NAMED ? [...all.slice(0, NAMED), more] : all);
+    // A name may end with a point of its own: the sentence needs one alone.
+    return this.say.list(all.length > NAMED ? [...all.slice(0, NAMED), more] : all).replace(/\.$/, '');
   });
 }

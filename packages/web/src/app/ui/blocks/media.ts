@@ -18,6 +18,11 @@ import { saying } from '../say/say';
     }
   `,
   styles: `
+    /* Where it stands among things that are as wide as they need to be, it has a width of its own. */
+    :host {
+      display: block;
+      min-width: min(300px, 100%);
+    }
     audio,
     video {
       display: block;
