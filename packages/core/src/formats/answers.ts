@@ -34,10 +34,15 @@ export function writeAnswers(copy: Copy, at: string, assets: readonly Asset[] = 
   return JSON.stringify(file, null, 1);
 }
 
-/** Ids of the photographs and recordings that a learner's answers hold. */
-export const mediaOfCopy = (copy: Copy): string[] => [
-  ...new Set(copy.goes.flatMap((g) => Object.values(g.answers).flatMap(answerAssets))),
-];
+/** Ids of the photographs and recordings that a learner's work holds, what was put aside or overtaken among it. */
+export function mediaOfCopy(copy: Copy): string[] {
+  const answers = copy.goes.flatMap((g) => [
+    ...Object.values(g.answers),
+    ...(g.aside ?? []).flatMap((x) => Object.values(x.answers)),
+    ...(g.earlier ?? []).map((x) => x.answer),
+  ]);
+  return [...new Set(answers.flatMap(answerAssets))];
+}
 
 /** Reads such a file or throws a Problem. */
 export function readAnswers(text: string): { copy: Copy; at: string; media: Asset[] } {

@@ -67,7 +67,7 @@ export interface BesideAll {
       </p>
     }
   `,
-  host: { '[attr.lang]': 'say.language()' },
+  host: { '[attr.lang]': 'say.language()', '[attr.dir]': 'say.direction()' },
   styles: `
     :host {
       display: grid;

@@ -51,12 +51,11 @@ it('a photograph comes with the answers that hold it; one that is not what it is
   const bytes = new Uint8Array([1, 2, 3]);
   const { id } = await assetOf(bytes, 'image/png', 'crab.png');
   const photo = (asset: string) => {
-    const go = {
-      n: 1,
-      startedAt: AT,
-      submittedAt: null,
-      answers: { 'rp-q3': { kind: 'media' as const, takes: [asset], best: asset } },
-    };
+    const answers = { 'rp-q3': { kind: 'media' as const, takes: [asset], best: asset } };
+    // What was put aside is part of the work as well.
+    const aside = [{ id: 'one', at: AT, answers }];
+    const other = { 'rp-q3': { kind: 'text' as const, text: 'a crab' } };
+    const go = { n: 1, startedAt: AT, submittedAt: null, answers: other, aside };
     const copy: Copy = { id: 'h-survey.l-corin', handOutId: 'h-survey', learnerId: 'l-corin', frozen: '', goes: [go] };
     return textFile(
       writeAnswers(copy, AT, [{ id: asset, mime: 'image/png', name: 'crab.png', data: bytes }]),

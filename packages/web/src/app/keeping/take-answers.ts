@@ -79,7 +79,7 @@ export class TakeAnswers {
       const kept = this.work.copies()[copy.id];
       const joined = kept ? mergeCopies(undefined, kept, copy, this.clock.iso()) : copy;
       const n = newIn(joined, kept);
-      if (n === 0) {
+      if (kept && isSame(workIn(joined), workIn(kept))) {
         this.notice.done('There is nothing new in this file', `“${head.title}” of ${name} has it all already.`);
         return;
       }
@@ -91,6 +91,9 @@ export class TakeAnswers {
     });
   }
 }
+
+/** What a learner did, without where they left it and what they used. */
+const workIn = ({ goes, notes, remarks }: Copy): unknown[] => [goes, notes, remarks];
 
 /** Answers that are others than before, or are new beside them. */
 function newIn(after: Copy, before: Copy | undefined): number {
