@@ -55,5 +55,5 @@ export { contrastOf, deskColours, held, LEAST_CONTRAST } from './learners/contra
 export * from './work/answer';
 export * from './work/copy';
 export { formulaSource, type Shape, shaped } from './work/formula';
-export { besideOf, type Overtaken, recorded, takenIn } from './work/journal';
+export { besideOf, type Overtaken, recorded, takenIn, type Written } from './work/journal';
 export { z } from './zod';

@@ -1,7 +1,7 @@
 import equal from 'fast-deep-equal';
 import { usedSince, usedTogether } from '../learners/comfort';
-import type { Copy, Go, PutAside } from '../work/copy';
-import { joined } from '../work/journal';
+import { type Copy, notesWritten, withNotes } from '../work/copy';
+import { joined, joinedGoes } from '../work/meeting';
 
 /** What comes of two changes of one thing; `lost` where both changed the same and one had to give way. */
 export interface Merged<T> {
@@ -81,57 +81,29 @@ function mergeLists(
 }
 
 /**
- * A learner's work from two places: every answer of both, by their numbers. Of two to one question that did not know of each
- * other one counts, whichever way they meet; the other is kept beside. Submitted stays submitted.
+ * A learner's work from two places: every answer and sheet of notes of both, by their numbers. Of two to one question that
+ * did not know of each other one counts, whichever way they meet; the other is kept beside.
  */
 export function mergeCopies(base: Copy | undefined, theirs: Copy, mine: Copy, at: string): Copy {
   const goOf = (copy: Copy | undefined, n: number) => copy?.goes.find((g) => g.n === n);
   const numbers = [...new Set([...theirs.goes, ...mine.goes].map((g) => g.n))].sort((a, b) => a - b);
   const goes = numbers.flatMap((n) => {
     const [was, their, own] = [goOf(base, n), goOf(theirs, n), goOf(mine, n)];
-    return their && own ? [mergeGoes(was, their, own, at)] : (their ?? own ?? []);
+    return their && own ? [joinedGoes(their, own, at, was)] : (their ?? own ?? []);
   });
   const remarks = [...(theirs.remarks ?? [])];
   for (const r of mine.remarks ?? []) if (!remarks.some((x) => x.id === r.id)) remarks.push(r);
   const seenAt = [theirs.seenAt ?? '', mine.seenAt ?? ''].sort()[1];
-  const notes = { ...theirs.notes };
-  for (const [id, text] of Object.entries(mine.notes ?? {})) if (text !== base?.notes?.[id]) notes[id] = text;
+  const notes = joined(notesWritten(theirs), notesWritten(mine), at, base && notesWritten(base));
   const left = mine.at ?? theirs.at;
   const used = usedTogether(theirs.used, usedSince(mine.used, base?.used));
-  return {
+  const both = {
     ...theirs,
     goes,
     ...(Object.keys(used).length ? { used } : {}),
     ...(left ? { at: left } : {}),
     ...(seenAt ? { seenAt } : {}),
-    ...(Object.keys(notes).length ? { notes } : {}),
     ...(remarks.length ? { remarks } : {}),
   };
-}
-
-function mergeGoes(base: Go | undefined, theirs: Go, mine: Go, at: string): Go {
-  const aside = mergeAside(base?.aside ?? [], theirs.aside ?? [], mine.aside ?? []);
-  const { aside: _, by: __, earlier: ___, journal: ____, ...rest } = theirs;
-  return {
-    ...rest,
-    startedAt: theirs.startedAt < mine.startedAt ? theirs.startedAt : mine.startedAt,
-    submittedAt: submittedIn(base, theirs, mine),
-    ...joined(theirs, mine, at, base),
-    ...(aside.length ? { aside } : {}),
-  };
-}
-
-/** Who submitted or took back since then is right; where both did, submitted stays submitted. */
-function submittedIn(base: Go | undefined, theirs: Go, mine: Go): string | null {
-  if (!base) return theirs.submittedAt ?? mine.submittedAt;
-  if (mine.submittedAt === base.submittedAt) return theirs.submittedAt;
-  return theirs.submittedAt === base.submittedAt ? mine.submittedAt : (theirs.submittedAt ?? mine.submittedAt);
-}
-
-/** What is put aside in either place; what one of them brought back is aside no more. */
-function mergeAside(base: readonly PutAside[], theirs: readonly PutAside[], mine: readonly PutAside[]): PutAside[] {
-  const ids = (list: readonly PutAside[]) => new Set(list.map((a) => a.id));
-  const [was, their, own] = [ids(base), ids(theirs), ids(mine)];
-  const all = [...theirs, ...mine.filter((a) => !their.has(a.id))];
-  return all.filter((a) => !was.has(a.id) || (their.has(a.id) && own.has(a.id)));
+  return withNotes(both, notes);
 }

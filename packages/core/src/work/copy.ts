@@ -2,7 +2,7 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { usedSchema } from '../learners/comfort';
 import { answerIsEmpty, answerSchema, emptied, verdictSchema } from './answer';
-import { journalSchema, overtakenSchema, type Pen, recorded } from './journal';
+import { journalSchema, overtakenSchema, type Pen, recorded, stepped, type Written } from './journal';
 
 /** What was written and put aside for a fresh start: nothing of it is lost. */
 export const putAsideSchema = z.object({
@@ -26,10 +26,10 @@ export const goSchema = z.object({
   earlier: z.array(overtakenSchema).optional(),
   /** Which entries the answers are, where they were written since answers are numbered. */
   journal: journalSchema.optional(),
-  // Of two who write at once, each may have as many.
+  // Of all who write at once, each may have as many.
   aside: z
     .array(putAsideSchema)
-    .max(2 * MOST_ASIDE)
+    .max(50 * MOST_ASIDE)
     .optional(),
   /** The teacher submitted it for the learner. */
   submittedFor: z.boolean().optional(),
@@ -53,6 +53,8 @@ export const copySchema = z.object({
   seenAt: z.string().max(40).optional(),
   /** What was written on sheets of notes, by companion: nobody marks it. */
   notes: z.record(z.string(), z.string().max(20_000)).optional(),
+  /** Which entries those are, and what of them had to give way to what was written at the same time. */
+  noted: z.object({ journal: journalSchema.optional(), earlier: z.array(overtakenSchema).optional() }).optional(),
   remarks: z.array(remarkSchema).max(1000).optional(),
   /** The block at which it was left: there it goes on. */
   at: z.string().max(64).optional(),
@@ -167,22 +169,65 @@ export function mayTakeBack(copy: Pick<Copy, 'goes'> | undefined, begun: readonl
   return !!go?.submittedAt && !go.submittedFor && !begun.includes(go.n);
 }
 
+/** What a journal calls the step of submitting a go, or of taking it back; and of putting a try aside, or bringing it back. */
+export const SUBMITTED = 'submitted';
+export const asideStep = (id: string): string => `aside ${id}`;
+
+/** The go submitted; by the teacher, where the learner did not. */
+export function asSubmitted(go: Go, pen: Pen, forLearner = false): Go {
+  const journal = stepped(go.journal, SUBMITTED, pen.from);
+  return { ...go, submittedAt: pen.at, ...(forLearner ? { submittedFor: true } : {}), journal };
+}
+
+/** The go not submitted any more. */
+export const asTakenBack = (go: Go, pen: Pen): Go => ({
+  ...go,
+  submittedAt: null,
+  journal: stepped(go.journal, SUBMITTED, pen.from),
+});
+
+/** What is written on sheets of notes, as entries: by companion. */
+export const notesWritten = ({ notes, noted }: Pick<Copy, 'notes' | 'noted'>): Written => ({
+  answers: Object.fromEntries(Object.entries(notes ?? {}).map(([id, text]) => [id, { kind: 'text', text }])),
+  ...noted,
+});
+
+/** The copy with these sheets of notes. */
+export function withNotes(copy: Copy, { answers, journal, earlier }: Written): Copy {
+  const notes = Object.entries(answers).flatMap(([id, a]) => (a.kind === 'text' ? [[id, a.text] as const] : []));
+  const noted = { ...(journal ? { journal } : {}), ...(earlier?.length ? { earlier } : {}) };
+  const { notes: _, noted: __, ...rest } = copy;
+  return {
+    ...rest,
+    ...(notes.length ? { notes: Object.fromEntries(notes) } : {}),
+    ...(Object.keys(noted).length ? { noted } : {}),
+  };
+}
+
 /** A go from its beginning again: what was there is put aside. The same go where there is no more room for it. */
-export function afresh(go: Go, pen: Pen & { readonly id: string }): Go {
+export const afresh = (go: Go, pen: Pen & { readonly id: string }): Go =>
+  (go.aside?.length ?? 0) >= MOST_ASIDE ? go : putAside(go, pen);
+
+function putAside(go: Go, pen: Pen & { readonly id: string }): Go {
   const written = Object.fromEntries(Object.entries(go.answers).filter(([, a]) => !answerIsEmpty(a)));
-  const before = go.aside ?? [];
-  if (Object.keys(written).length === 0 || before.length >= MOST_ASIDE) return go;
+  if (Object.keys(written).length === 0) return go;
   // Emptied, not left out: where two write at once, what was put aside does not come back by itself.
   const empty = Object.fromEntries(Object.entries(go.answers).map(([item, a]) => [item, emptied(a)]));
-  return { ...recorded(go, empty, pen), aside: [...before, { id: pen.id, at: pen.at, answers: written }] };
+  const fresh = recorded(go, empty, pen);
+  return {
+    ...fresh,
+    journal: stepped(fresh.journal, asideStep(pen.id), pen.from),
+    aside: [...(go.aside ?? []), { id: pen.id, at: pen.at, answers: written }],
+  };
 }
 
 /** A go with what was put aside in its place again; what stands there now is put aside itself. */
 export function broughtBack(go: Go, asideId: string, pen: Pen & { readonly id: string }): Go {
   const one = go.aside?.find((a) => a.id === asideId);
   if (!one) return go;
-  const rest = (go.aside ?? []).filter((a) => a !== one);
-  return recorded(afresh({ ...go, aside: rest }, pen), one.answers, pen);
+  const aside = (go.aside ?? []).filter((a) => a !== one);
+  const journal = stepped(go.journal, asideStep(asideId), pen.from);
+  return recorded(putAside({ ...go, aside, journal }, pen), one.answers, pen);
 }
 
 /** How far begun work is; undefined where nothing was begun. */

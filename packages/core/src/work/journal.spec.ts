@@ -2,29 +2,53 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { mergeCopies } from '../keep/merge';
 import type { Answer } from './answer';
-import { type Copy, type Go, goSchema } from './copy';
-import { joined, recorded } from './journal';
+import {
+  afresh,
+  broughtBack,
+  type Copy,
+  copySchema,
+  type Go,
+  goSchema,
+  asTakenBack,
+  asSubmitted,
+  notesWritten,
+  withNotes,
+} from './copy';
+import { besideOf, recorded } from './journal';
+import { joinedGoes } from './meeting';
 
 const text = (t: string): Answer => ({ kind: 'text', text: t });
 const values = (v: Record<string, string>): Answer => ({ kind: 'values', values: v });
 const START: Go = { n: 1, startedAt: 'a', submittedAt: null, answers: {} };
-const meet = (a: Go, b: Go): Go => ({ ...a, ...joined(a, b, 'met') });
+const meet = (a: Go, b: Go): Go => joinedGoes(a, b, 'met');
 const write = (go: Go, from: string, answers: Record<string, Answer>, over?: Record<string, Answer>) =>
   recorded(go, answers, { from, by: `l-${from}`, at: 'now' }, over);
 /** What a learner, or a teacher, can tell of it: when two met is no part of it. */
-const told = ({ answers, by, journal }: Go) => ({ answers, by, journal });
+const told = ({ answers, by, journal, submittedAt, aside }: Go) => ({ answers, by, journal, submittedAt, aside });
+const wordsOf = (answers: readonly Answer[]) =>
+  answers.flatMap((a) => (a.kind === 'text' ? [a.text] : a.kind === 'values' ? Object.values(a.values) : []));
 const wordsIn = (go: Go) =>
-  [...Object.values(go.answers), ...(go.earlier ?? []).map((e) => e.answer)].flatMap((a) =>
-    a.kind === 'text' ? [a.text] : a.kind === 'values' ? Object.values(a.values) : [],
-  );
+  wordsOf([
+    ...Object.values(go.answers),
+    ...(go.earlier ?? []).map((e) => e.answer),
+    ...(go.aside ?? []).flatMap((x) => Object.values(x.answers)),
+  ]);
 
 const DESKS = ['one', 'two', 'three'];
 const step = fc.oneof(
   fc.record({ desk: fc.nat(2), item: fc.constantFrom('q1', 'q2'), place: fc.constantFrom('a', 'b') }),
   fc.record({ desk: fc.nat(2), meets: fc.nat(2) }),
+  fc.record({ desk: fc.nat(2), does: fc.constantFrom('submits', 'takes back', 'starts afresh', 'brings back') }),
 );
 
-describe('what is written at several desks', () => {
+function done(go: Go, what: string, pen: { readonly id: string; readonly at: string; readonly from: string }): Go {
+  if (what === 'submits') return asSubmitted(go, pen);
+  if (what === 'takes back') return asTakenBack(go, pen);
+  if (what === 'starts afresh') return afresh(go, pen);
+  return broughtBack(go, go.aside?.[0]?.id ?? '', pen);
+}
+
+describe('what is written, submitted and put aside at several desks', () => {
   it('comes to the same whichever way they meet, however often, and no words are lost that nobody wrote over', () => {
     fc.assert(
       fc.property(
@@ -38,20 +62,25 @@ describe('what is written at several desks', () => {
           let count = 0;
           for (const s of steps) {
             const at = desks[s.desk] ?? START;
+            const from = DESKS[s.desk] ?? '';
             if ('meets' in s) {
               desks[s.desk] = meet(at, desks[s.meets] ?? START);
               continue;
             }
             const words = `words ${count++}`;
+            if ('does' in s) {
+              desks[s.desk] = done(at, s.does, { id: words, at: words, from });
+              continue;
+            }
             all.add(words);
             const now = at.answers[s.item];
             if (s.item === 'q1') {
               if (now?.kind === 'text') over.add(now.text);
-              desks[s.desk] = write(at, DESKS[s.desk] ?? '', { q1: text(words) });
+              desks[s.desk] = write(at, from, { q1: text(words) });
             } else {
               const was = now?.kind === 'values' ? now.values : {};
               over.add(was[s.place] ?? '');
-              desks[s.desk] = write(at, DESKS[s.desk] ?? '', { q2: values({ ...was, [s.place]: words }) });
+              desks[s.desk] = write(at, from, { q2: values({ ...was, [s.place]: words }) });
             }
           }
           const [a = START, b = START, c = START] = desks;
@@ -106,4 +135,33 @@ it('a file of answers that is older than what is kept changes nothing, and the s
   expect(mergeCopies(undefined, copy(since), copy(file), 'now').goes[0]).toEqual(since);
   const twice = mergeCopies(undefined, copy(file), copy(since), 'now');
   expect(mergeCopies(undefined, twice, copy(since), 'later')).toEqual(twice);
+});
+
+it('neither an older file nor the other window brings back what was taken back, or takes out what was brought back', () => {
+  const copy = (go: Go): Copy => ({ id: 'h.l', handOutId: 'h', learnerId: 'l', frozen: 'f', goes: [go] });
+  const pen = (id: string) => ({ id, at: id, from: 'one' });
+  const fresh = asSubmitted(afresh(write(START, 'one', { q1: text('a crab') }), pen('a')), pen('b'));
+  const since = broughtBack(asTakenBack(fresh, pen('c')), 'a', pen('d'));
+  for (const both of [
+    mergeCopies(undefined, copy(since), copy(fresh), 'now'),
+    mergeCopies(undefined, copy(fresh), copy(since), 'now'),
+  ]) {
+    expect(both.goes[0]).toMatchObject({ submittedAt: null, answers: { q1: text('a crab') } });
+    expect(both.goes[0]?.aside ?? []).toEqual([]);
+  }
+});
+
+it('of a sheet of notes that two write on at once, both are there: one stands, and one beside it', () => {
+  const copy: Copy = { id: 'h.l', handOutId: 'h', learnerId: 'l', frozen: 'f', goes: [] };
+  const on = (c: Copy, from: string, note: string) =>
+    withNotes(c, recorded(notesWritten(c), { c1: text(note) }, { from, at: 'now' }));
+  const [one, two] = [on(copy, 'one', 'a crab'), on(copy, 'two', 'a limpet')];
+  const both = mergeCopies(copy, one, two, 'now');
+  expect(copySchema.parse(both)).toEqual(both);
+  const { notes, noted } = mergeCopies(copy, two, one, 'now');
+  expect([both.notes, both.noted?.earlier]).toEqual([notes, noted?.earlier]);
+  expect([notes?.['c1'], ...wordsOf(besideOf(notesWritten(both)).map((e) => e.answer))].sort()).toEqual([
+    'a crab',
+    'a limpet',
+  ]);
 });

@@ -17,6 +17,8 @@ export const journalSchema = z.object({
   seen: z.record(z.string().max(40), z.number().int().min(1)),
   /** The entry that stands, by question, and by place where a question has several: “q1”, “q2 a”. */
   stands: z.record(z.string().max(150), entrySchema),
+  /** The entry that stands of what was done with the go, by what it is about: “submitted”, “aside a1”. */
+  steps: z.record(z.string().max(150), entrySchema).optional(),
 });
 export type Journal = z.infer<typeof journalSchema>;
 
@@ -49,26 +51,34 @@ export interface Pen {
   readonly at: string;
 }
 
-/** Before anything was numbered. Everybody knows of it. */
-const FIRST: Entry = { n: 0, from: '' };
-const later = (a: Entry, b: Entry): boolean => a.n > b.n || (a.n === b.n && a.from > b.from);
-const knows = (seen: Journal['seen'], { n, from }: Entry): boolean => (seen[from] ?? 0) >= n;
+const NOTHING: Journal = { seen: {}, stands: {} };
+/** Whether one entry stands in the place of the other. */
+export const later = (a: Entry, b: Entry): boolean => a.n > b.n || (a.n === b.n && a.from > b.from);
+/** The number after all that are known, by who writes. */
+const next = ({ seen }: Journal, from: string): Entry => ({ n: Math.max(0, ...Object.values(seen)) + 1, from });
+
+/** The journal with one entry more: something was done with the go. */
+export function stepped(journal: Journal | undefined, step: string, from: string): Journal {
+  const was = journal ?? NOTHING;
+  const entry = next(was, from);
+  return { ...was, seen: { ...was.seen, [from]: entry.n }, steps: { ...was.steps, [step]: entry } };
+}
 
 /** The places of an answer that several can fill at once, each with what is in it; null where it is one thing. */
-function placesIn(a: Answer | undefined): Readonly<Record<string, string>> | null {
+export function placesIn(a: Answer | undefined): Readonly<Record<string, string>> | null {
   return a?.kind === 'values' ? a.values : a?.kind === 'placed' ? a.placed : null;
 }
 
-function withPlaces(a: Answer, places: Record<string, string>): Answer {
+export function withPlaces(a: Answer, places: Record<string, string>): Answer {
   return a.kind === 'values' ? { kind: 'values', values: places } : { kind: 'placed', placed: places };
 }
 
-const placeKey = (item: string, place: string): string => `${item} ${place}`;
-const placesOf2 = (a: Answer | undefined, b: Answer | undefined): string[] => [
+export const placeKey = (item: string, place: string): string => `${item} ${place}`;
+export const placesOf2 = (a: Answer | undefined, b: Answer | undefined): string[] => [
   ...new Set([...Object.keys(placesIn(a) ?? {}), ...Object.keys(placesIn(b) ?? {})]),
 ];
 /** Whether both are filled place by place, so that what is in different places goes together. */
-const isByPlace = (a: Answer | undefined, b: Answer | undefined): boolean =>
+export const isByPlace = (a: Answer | undefined, b: Answer | undefined): boolean =>
   (a ?? b) !== undefined && placesIn(a ?? b) !== null && (!a || !b || a.kind === b.kind);
 
 /**
@@ -82,8 +92,8 @@ export function recorded<T extends Written>(
   pen: Pen,
   over: Readonly<Record<string, Answer | undefined>> = go.answers,
 ): T {
-  const was = go.journal ?? { seen: {}, stands: {} };
-  const entry: Entry = { n: Math.max(0, ...Object.values(was.seen)) + 1, from: pen.from };
+  const was = go.journal ?? NOTHING;
+  const entry = next(was, pen.from);
   const stands = { ...was.stands };
   const [out, by] = [{ ...go.answers }, { ...go.by }];
   const earlier = [...(go.earlier ?? [])];
@@ -101,7 +111,7 @@ export function recorded<T extends Written>(
     if (pen.by) by[item] = pen.by;
   }
   if (equal(out, go.answers)) return go;
-  const journal = { seen: { ...was.seen, [pen.from]: entry.n }, stands };
+  const journal = { ...was, seen: { ...was.seen, [pen.from]: entry.n }, stands };
   const kept = sifted(earlier, journal, out);
   return {
     ...go,
@@ -136,7 +146,7 @@ function lostOf(item: string, now: Answer, next: Answer, over: Answer | undefine
     .map(([p, v]) => [placeKey(item, p), withPlaces(now, { [p]: v })]);
 }
 
-function overtaken(
+export function overtaken(
   item: string,
   answer: Answer,
   entry: Entry | undefined,
@@ -156,7 +166,7 @@ const goesOn = (words: unknown, after: unknown): boolean =>
   typeof words === 'string' && typeof after === 'string' ? words.startsWith(after) : equal(words, after);
 
 /** The same once; and without the beginnings of what the same desk went on with: no word of them is gone. */
-function sifted(earlier: readonly Overtaken[], { stands }: Journal, answers: Written['answers']): Overtaken[] {
+export function sifted(earlier: readonly Overtaken[], { stands }: Journal, answers: Written['answers']): Overtaken[] {
   const told = earlier.map((e) => {
     const [place] = Object.keys(placesIn(e.answer) ?? {});
     const key = place === undefined ? e.item : placeKey(e.item, place);
@@ -187,108 +197,4 @@ export const besideOf = (go: Written): Overtaken[] =>
 export function takenIn(now: Answer | undefined, { answer }: Overtaken): Answer {
   const places = placesIn(answer);
   return places ? withPlaces(answer, { ...placesIn(now), ...places }) : answer;
-}
-
-/** One side of a meeting, with a journal in any case. */
-interface Side extends Written {
-  readonly journal: Journal;
-}
-const sideOf = (w: Written): Side => ({ ...w, journal: w.journal ?? { seen: {}, stands: {} } });
-
-/** Which of two entries stands; and whether its writer did not know of the other. */
-interface Pick {
-  readonly first: boolean;
-  readonly win: Entry;
-  readonly lose: Entry;
-  readonly isUnknown: boolean;
-}
-
-function pick(key: string, [a, b]: readonly [Side, Side], [va, vb, old]: readonly unknown[]): Pick {
-  const [ea, eb] = [a.journal.stands[key] ?? FIRST, b.journal.stands[key] ?? FIRST];
-  // Both from before answers were numbered: who changed it since is right, and of two the second.
-  const isSame = equal(ea, eb);
-  const first = isSame ? equal(vb, old) : later(ea, eb);
-  const [win, lose] = first ? [ea, eb] : [eb, ea];
-  const isUnknown = isSame ? !equal(first ? vb : va, old) : !knows((first ? a : b).journal.seen, lose);
-  return { first, win, lose, isUnknown: isUnknown && !equal(va, vb) };
-}
-
-/** What comes of one question. */
-interface Met {
-  readonly answer: Answer;
-  readonly by: string | undefined;
-  readonly lost: readonly Overtaken[];
-}
-
-function metWhole(item: string, sides: readonly [Side, Side], old: Answer | undefined, at: string): Met | undefined {
-  const [x, y] = [sides[0].answers[item], sides[1].answers[item]];
-  const one = x ?? y;
-  if (!one) return undefined;
-  const { first, lose, isUnknown } = pick(item, sides, [x, y, old]);
-  const takesFirst = x && y ? first : x !== undefined;
-  const [winner, loser] = takesFirst ? sides : [sides[1], sides[0]];
-  const gone = x && y && isUnknown ? loser.answers[item] : undefined;
-  return {
-    answer: winner.answers[item] ?? one,
-    by: winner.by?.[item] ?? loser.by?.[item],
-    lost: gone && !answerIsEmpty(gone) ? [overtaken(item, gone, numbered(lose), loser.by?.[item], at)] : [],
-  };
-}
-
-function metByPlace(item: string, sides: readonly [Side, Side], old: Answer | undefined, at: string): Met | undefined {
-  const [x, y] = [sides[0].answers[item], sides[1].answers[item]];
-  const one = x ?? y;
-  if (!one) return undefined;
-  const out: Record<string, string> = {};
-  const lost: Overtaken[] = [];
-  let newest: Pick | undefined;
-  for (const place of placesOf2(x, y)) {
-    const [vx, vy] = [placesIn(x)?.[place], placesIn(y)?.[place]];
-    const is = pick(placeKey(item, place), sides, [vx, vy, placesIn(old)?.[place]]);
-    const [value, other, loser] = is.first ? [vx, vy, sides[1]] : [vy, vx, sides[0]];
-    if (value !== undefined) out[place] = value;
-    if (other?.trim() && is.isUnknown)
-      lost.push(overtaken(item, withPlaces(one, { [place]: other }), numbered(is.lose), loser.by?.[item], at));
-    if (!newest || later(is.win, newest.win)) newest = is;
-  }
-  const [winner, loser] = newest?.first ? sides : [sides[1], sides[0]];
-  return { answer: withPlaces(one, out), by: winner.by?.[item] ?? loser.by?.[item], lost };
-}
-
-const numbered = (entry: Entry): Entry | undefined => (entry.n ? entry : undefined);
-
-/**
- * Two states of one go, written in at two places, together: of each place the later entry. What another took the place of
- * without knowing of it is kept beside. Whoever comes first, it comes to the same. `base` helps with what was written
- * before answers were numbered.
- */
-export function joined(one: Written, other: Written, at: string, base?: Written): Written {
-  const sides = [sideOf(one), sideOf(other)] as const;
-  const [a, b] = sides;
-  const answers: Record<string, Answer> = {};
-  const by: Record<string, string> = {};
-  const lost: Overtaken[] = [];
-  for (const item of new Set([...Object.keys(a.answers), ...Object.keys(b.answers)])) {
-    const met = isByPlace(a.answers[item], b.answers[item]) ? metByPlace : metWhole;
-    const is = met(item, sides, base?.answers[item], at);
-    if (!is) continue;
-    answers[item] = is.answer;
-    if (is.by) by[item] = is.by;
-    lost.push(...is.lost);
-  }
-  const seen = { ...a.journal.seen };
-  for (const [from, n] of Object.entries(b.journal.seen)) seen[from] = Math.max(n, seen[from] ?? 0);
-  const stands = { ...a.journal.stands };
-  for (const [key, entry] of Object.entries(b.journal.stands)) {
-    const now = stands[key];
-    if (!now || later(entry, now)) stands[key] = entry;
-  }
-  const journal = { seen, stands };
-  const earlier = sifted([...(a.earlier ?? []), ...(b.earlier ?? []), ...lost], journal, answers);
-  return {
-    answers,
-    ...(Object.keys(by).length ? { by } : {}),
-    ...(earlier.length ? { earlier } : {}),
-    ...(Object.keys(seen).length ? { journal } : {}),
-  };
 }

@@ -1,8 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { SlippedCompanion } from '@lorvet/core/desk';
+import type { Overtaken, SlippedCompanion } from '@lorvet/core/desk';
 import { CompanionFile } from './companion-file';
 import { saying } from '../ui/say/say';
+
+/** What is written on a sheet of notes; where it changes places with what stands there, that stays beside it. */
+export interface Noted {
+  readonly id: string;
+  readonly text: string;
+  readonly swaps?: boolean;
+}
 
 /** What goes with a piece of work or a notice: files, recordings, addresses to follow, words to read, sheets for notes. */
 @Component({
@@ -41,9 +48,24 @@ import { saying } from '../ui/say/say';
                     rows="4"
                     maxlength="20000"
                     [value]="notes()?.[c.id] ?? ''"
-                    (change)="noted.emit({ id: c.id, text: n.value })"
+                    (input)="noted.emit({ id: c.id, text: n.value })"
                   ></textarea>
                 </label>
+                @for (o of overtaken(); track $index) {
+                  @if (o.item === c.id && o.answer.kind === 'text') {
+                    <div class="other">
+                      <p class="small">{{ t('This was written at the same time:') }}</p>
+                      <p>{{ o.answer.text }}</p>
+                      <button
+                        class="btn"
+                        type="button"
+                        (click)="noted.emit({ id: c.id, text: o.answer.text, swaps: true })"
+                      >
+                        {{ t('Use this instead') }}
+                      </button>
+                    </div>
+                  }
+                }
               }
               @default {
                 <details>
@@ -83,6 +105,19 @@ import { saying } from '../ui/say/say';
       display: grid;
       gap: 4px;
     }
+    .other {
+      display: grid;
+      gap: 6px;
+      justify-items: start;
+      margin-top: 8px;
+      padding: 8px 14px;
+      border: 1px dashed var(--line-strong);
+      border-radius: var(--r);
+    }
+    .other .small {
+      font-size: 0.85em;
+      font-weight: 700;
+    }
     textarea {
       width: 100%;
       padding: 8px 10px;
@@ -101,6 +136,8 @@ export class Companions {
   readonly of = input('');
   /** What was written on sheets of notes; null where they cannot be written on here. */
   readonly notes = input<Readonly<Record<string, string>> | null>(null);
-  readonly noted = output<{ id: string; text: string }>();
+  /** What somebody wrote on them at the same time. */
+  readonly overtaken = input<readonly Overtaken[]>([]);
+  readonly noted = output<Noted>();
   protected readonly shown = computed(() => this.list().filter((c) => c.is !== 'notes' || this.notes()));
 }

@@ -4,7 +4,8 @@ import { Clock } from '../platform/clock';
 import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { DeskCopies } from './desk-copies';
-import { DeskSession, type DeskSheetWork } from './desk-session';
+import { DeskSession } from './desk-session';
+import type { DeskSheetWork } from './desk-work';
 
 /** The places of everybody in one piece of work, where they are open, and what learners write to each other's. */
 @Injectable({ providedIn: 'root' })

@@ -5,10 +5,15 @@ import {
   broughtBack,
   type Copy,
   type Go,
+  asTakenBack,
+  asSubmitted,
   mayTakeBack,
+  notesWritten,
   openGo,
   recorded,
   type Slipped,
+  withNotes,
+  type Written,
 } from '@lorvet/core/desk';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
@@ -54,17 +59,16 @@ export class DeskCopies {
     if (!work || work.way === 'to-read') return undefined;
     const before = this.store.copies()[this.session.copyId(handOutId, work)];
     const open = openGo(before, work.said.decisions, work.goes ?? undefined);
-    if (!open || open === 'next') return this.withNotes(handOutId, work, before, typed);
-    const now = this.clock.iso();
-    const begun = open === 'first' ? { n: 1, startedAt: now, submittedAt: null, answers: {} } : open;
+    if (!open || open === 'next') return this.withPlacesForNotes(handOutId, work, before, typed);
+    const begun = open === 'first' ? { n: 1, startedAt: this.clock.iso(), submittedAt: null, answers: {} } : open;
     const go = this.written(begun, typed, work);
     return this.copy(handOutId, work, [
       ...(before?.goes ?? []).filter((g) => g !== open),
-      { ...go, submittedAt: submit ? now : null },
+      submit ? asSubmitted(go, this.pen(work)) : go,
     ]);
   }
 
-  private withNotes(
+  private withPlacesForNotes(
     handOutId: string,
     work: Slipped,
     before: Copy | undefined,
@@ -79,7 +83,7 @@ export class DeskCopies {
     return go === last ? undefined : this.copy(handOutId, work, [...(before?.goes.slice(0, -1) ?? []), go]);
   }
 
-  private written(go: Go, typed: Readonly<Record<string, Typed>>, work: Slipped): Go {
+  private written<T extends Written>(go: T, typed: Readonly<Record<string, Typed>>, work: Slipped): T {
     const part = <K extends keyof Typed>(key: K) =>
       Object.fromEntries(Object.entries(typed).map(([item, t]) => [item, t[key]]));
     return recorded(go, part('answer'), this.pen(work), part('over'));
@@ -116,7 +120,8 @@ export class DeskCopies {
     const before = work && this.store.copies()[this.session.copyId(handOutId, work)];
     const last = before?.goes.at(-1);
     if (!work || !before || !last || !mayTakeBack(before, work.said.begun)) return undefined;
-    return this.copy(handOutId, work, [...before.goes.filter((g) => g !== last), { ...last, submittedAt: null }]);
+    const back = asTakenBack(last, this.pen(work));
+    return this.copy(handOutId, work, [...before.goes.filter((g) => g !== last), back]);
   }
 
   private pen(work: Slipped) {
@@ -132,19 +137,19 @@ export class DeskCopies {
     return this.copy(handOutId, work, [...before.goes.filter((g) => g !== open), change(open, this.pen(work))]);
   }
 
-  /** The learner's copy with what they wrote on a sheet of notes. */
-  noted(handOutId: string, companionId: string, text: string): Copy | undefined {
+  /** The learner's copy with what they wrote on sheets of notes, by companion. */
+  noted(handOutId: string, typed: Readonly<Record<string, Typed>>): Copy | undefined {
     const work = this.session.slipped(handOutId);
     if (!work) return undefined;
     const before = this.store.copies()[this.session.copyId(handOutId, work)];
     const copy = this.copy(handOutId, work, before?.goes ?? []);
-    return { ...copy, notes: { ...copy.notes, [companionId]: text } };
+    return withNotes(copy, this.written(notesWritten(copy), typed, work));
   }
 
   /** The learner's copy, or that of those they work with, with these goes. */
   copy(handOutId: string, work: Slipped, goes: Copy['goes']): Copy {
     const id = this.session.copyId(handOutId, work);
-    const { remarks, notes, seenAt, used, at } = this.store.copies()[id] ?? {};
+    const { remarks, notes, noted, seenAt, used, at } = this.store.copies()[id] ?? {};
     const learnerId = work.shares || this.session.learnerId();
     return {
       id,
@@ -154,6 +159,7 @@ export class DeskCopies {
       goes,
       ...(remarks ? { remarks } : {}),
       ...(notes ? { notes } : {}),
+      ...(noted ? { noted } : {}),
       ...(seenAt ? { seenAt } : {}),
       ...(used ? { used } : {}),
       ...(at ? { at } : {}),

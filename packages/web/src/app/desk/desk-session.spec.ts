@@ -83,11 +83,15 @@ describe('an answer', () => {
   it('opens another go where it was asked for, with what was there, and keeps the earlier one', async () => {
     const desk = await sit('l-tamsin');
     const work = desk.of('h-survey');
-    expect(work).toMatchObject({ state: 'another go', go: 1, locked: true, again: 'asked' });
+    expect(work).toMatchObject({ state: 'another go', locked: true, tries: { go: 1, again: 'asked' } });
     expect(work?.answers['rp-q4']).toEqual(text('crab'));
-    expect(work?.comment).toContain('Look once more');
+    expect(work?.said.comment).toContain('Look once more');
     const again = await sit('l-tamsin', withCopy(copies().begunAgain('h-survey') as Copy));
-    expect(again.of('h-survey')).toMatchObject({ state: 'another go', go: 2, locked: false, again: null });
+    expect(again.of('h-survey')).toMatchObject({
+      state: 'another go',
+      locked: false,
+      tries: { go: 2, again: null },
+    });
     expect(again.of('h-survey')?.answers['rp-q4']).toEqual(text('crab'));
     const copy = copies().answered('h-survey', typed({ ...work?.answers, 'rp-q5': text('limpet') }));
     expect(copy?.goes.map((g) => g.n)).toEqual([1, 2]);
@@ -104,7 +108,7 @@ describe('an answer', () => {
     };
     const desk = await sit('l-merryn', twice);
     // A key pressed in what is submitted begins nothing: another go has a button of its own.
-    expect(desk.of('h-survey')).toMatchObject({ go: 1, locked: true, again: 'left' });
+    expect(desk.of('h-survey')).toMatchObject({ locked: true, tries: { go: 1, again: 'left' } });
     expect(copies().answered('h-survey', typed({ 'rp-q1': text('again') }))).toBeUndefined();
     const begun = copies().begunAgain('h-survey') as Copy;
     expect(begun.goes.map((g) => g.submittedAt !== null)).toEqual([true, false]);
@@ -112,7 +116,7 @@ describe('an answer', () => {
     const copy = copies().answered('h-survey', typed({ 'rp-q1': text('again') }), true) as Copy;
     expect(copy.goes).toHaveLength(2);
     const done = await sit('l-merryn', (w) => withCopy(copy)(twice(w)));
-    expect(done.of('h-survey')).toMatchObject({ locked: true, again: null });
+    expect(done.of('h-survey')).toMatchObject({ locked: true, tries: { again: null } });
     expect(copies().begunAgain('h-survey')).toBeUndefined();
   });
 
@@ -205,7 +209,7 @@ describe('work that several do together, and places', () => {
     const notes = { id: 'c1', is: 'notes' as const, title: 'Notes' };
     const desk = await sit('l-corin', as({ companions: [notes] }));
     expect(desk.of('h-survey')?.companions).toMatchObject([{ is: 'notes' }]);
-    const copy = copies().noted('h-survey', 'c1', 'My own words');
+    const copy = copies().noted('h-survey', typed({ c1: text('My own words') }));
     expect(copy).toMatchObject({ goes: [], notes: { c1: 'My own words' } });
     const again = await sit('l-corin', (w) => withCopy(copy as Copy)(as({ companions: [notes] })(w)));
     expect(again.of('h-survey')).toMatchObject({ state: 'to start', notes: { c1: 'My own words' } });

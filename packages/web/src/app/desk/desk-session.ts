@@ -3,15 +3,12 @@ import {
   besideOf,
   type Comfort,
   comfortNow,
-  type Copy,
   copyIdOf,
-  type CopyState,
   type LearnerPackage,
   mayTakeBack,
+  notesWritten,
   openGo,
-  type Overtaken,
   packageOf,
-  type Said,
   PLAIN_COMFORT,
   type Slipped,
   stateNow,
@@ -24,73 +21,10 @@ import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { type Language, Say } from '../ui/say/say';
 import { LANGUAGES } from '../ui/say/tables';
+import type { DeskSheetWork, DeskWork, TeacherSaid, Together } from './desk-work';
 
 const AT_DESK = 'lorvet-desk';
 const AT_DOOR = 'lorvet-door-language';
-
-/** What a learner may know of one piece of their work before it is opened. */
-export interface DeskWork {
-  readonly id: string;
-  readonly work: Slipped;
-  readonly state: CopyState;
-}
-
-/** Work that several do together, on one sheet. */
-export interface Together {
-  readonly team: string;
-  /** The names of the others. */
-  readonly mates: readonly string[];
-  /** Who they all are, by name; empty where that is not known here. */
-  readonly members: readonly { readonly id: string; readonly name: string }[];
-  /** Who wrote the answer to a question, by item. */
-  readonly by: Readonly<Record<string, string>>;
-}
-
-/** One piece of work that is open on the desk. */
-export interface DeskSheetWork {
-  readonly sheet: LearnerPackage;
-  /** Of what several do together: what they are called, who they are, and who wrote what; null where it is the learner's own. */
-  readonly together: Together | null;
-  /** What somebody wrote at the same time, beside what stands there. */
-  readonly overtaken: readonly Overtaken[];
-  readonly place: Slipped['place'];
-  readonly companions: Slipped['companions'];
-  /** What was written on its sheets of notes, by companion. */
-  readonly notes: Readonly<Record<string, string>>;
-  readonly state: CopyState;
-  /** The number of the go that is written in, or looked at. */
-  readonly go: number;
-  readonly answers: Copy['goes'][number]['answers'];
-  /** Whether this go can be written in now. */
-  readonly locked: boolean;
-  /** Whether notes can be written to the teacher, submitted or not. */
-  readonly mayNote: boolean;
-  /** Whether its time is over: nothing can be begun or submitted. */
-  readonly isClosed: boolean;
-  /** Whether another go can be begun: the teacher asked for it or gave another sheet, or some are left. */
-  readonly again: 'asked' | 'left' | 'sheet' | null;
-  /** Numbers of the goes there are; earlier ones can be looked at. */
-  readonly goes: readonly number[];
-  /** The block at which it was left. */
-  readonly left: string;
-  /** Tries at this go that were put aside, the newest first. */
-  readonly aside: readonly { readonly id: string; readonly at: string }[];
-  /** Whether what is submitted can be taken back, since nobody has begun to mark it. */
-  readonly mayTakeBack: boolean;
-  /** What the teacher said to the last go that was answered. */
-  readonly comment: string;
-  readonly comments: Readonly<Record<string, string>>;
-  /** The marks by item that the teacher gave the go that is shown; and those of the last go that was marked. */
-  readonly marks: Said['marks'];
-  readonly lastMarks: Said['marks'];
-  /** What the teacher said back to places for notes, and the asset of what they spoke; empty for none. */
-  readonly notesBack: Said['notes'];
-  readonly voice: string;
-  /** What was answered to each item in the go before; empty where this is the first, or an earlier one is looked at. */
-  readonly before: Copy['goes'][number]['answers'];
-  /** The answers by question, once they are out and the work is done. */
-  readonly keys: Readonly<Record<string, string>>;
-}
 
 /**
  * Who sits at this machine's desk, and their work. It reads the learner's slip, the sheets on it and the learner's own
@@ -228,28 +162,33 @@ export class DeskSession {
       place: work.place,
       companions: work.companions,
       notes: copy?.notes ?? {},
+      notesOvertaken: copy ? besideOf(notesWritten(copy)) : [],
       state,
-      go,
       answers: (earlier ?? last)?.answers ?? {},
-      goes: copy?.goes.map((g) => g.n) ?? [],
       isClosed,
       mayNote: !earlier && !isClosed && work.way !== 'to-read' && last !== undefined,
       locked: earlier !== undefined || work.way === 'to-read' || isClosed || open === undefined || open === 'next',
-      again:
-        earlier || work.way === 'to-read' || isClosed || open !== 'next'
-          ? null
-          : isNew
-            ? 'sheet'
-            : decisions[go] === 'another go'
-              ? 'asked'
-              : 'left',
       left: copy?.at ?? '',
-      aside: typeof open === 'object' && !isClosed ? [...(open.aside ?? [])].reverse() : [],
-      mayTakeBack: !isClosed && !earlier && state === 'submitted' && mayTakeBack(copy, work.said.begun),
-      ...this.saidTo(work, go, !earlier),
-      notesBack: work.said.notes,
-      before: earlier ? {} : (copy?.goes.at(-2)?.answers ?? {}),
-      keys: this.keysTo(work, isClosed || state === 'submitted' || state === 'complete'),
+      tries: {
+        go,
+        goes: copy?.goes.map((g) => g.n) ?? [],
+        again:
+          earlier || work.way === 'to-read' || isClosed || open !== 'next'
+            ? null
+            : isNew
+              ? 'sheet'
+              : decisions[go] === 'another go'
+                ? 'asked'
+                : 'left',
+        mayTakeBack: !isClosed && !earlier && state === 'submitted' && mayTakeBack(copy, work.said.begun),
+        before: earlier ? {} : (copy?.goes.at(-2)?.answers ?? {}),
+        aside: typeof open === 'object' && !isClosed ? [...(open.aside ?? [])].reverse() : [],
+      },
+      said: {
+        ...this.saidTo(work, go, !earlier),
+        notes: work.said.notes,
+        keys: this.keysTo(work, isClosed || state === 'submitted' || state === 'complete'),
+      },
     };
   }
 
@@ -272,11 +211,7 @@ export class DeskSession {
   }
 
   /** What the teacher said: to the last go too while it is gone over again; marks once they are out. */
-  private saidTo(
-    { said, answersAt }: Slipped,
-    go: number,
-    isLast: boolean,
-  ): Pick<DeskSheetWork, 'comment' | 'comments' | 'marks' | 'lastMarks' | 'voice'> {
+  private saidTo({ said, answersAt }: Slipped, go: number, isLast: boolean): Omit<TeacherSaid, 'notes' | 'keys'> {
     const isAbout = said.go === go;
     const isOut = answersAt === null || answersAt <= this.clock.minute();
     const lastMarks = isOut && (isAbout || isLast) ? said.marks : {};
@@ -287,7 +222,7 @@ export class DeskSession {
   }
 
   /** The answers, once they are out, for who is done. */
-  private keysTo(work: Slipped, isDone: boolean): DeskSheetWork['keys'] {
+  private keysTo(work: Slipped, isDone: boolean): TeacherSaid['keys'] {
     if (work.answersAt === null || work.answersAt > this.clock.minute()) return {};
     return isDone || work.way === 'to-read' ? (this.store.index().keys[work.sheet]?.words ?? {}) : {};
   }

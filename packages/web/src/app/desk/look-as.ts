@@ -30,6 +30,8 @@ import { Parts } from '../store/parts';
 import { wantGiven } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
 import { atTime, LookBar } from './look-bar';
+import { NOTHING_SAID } from './desk-work';
+import type { ForPaper } from './on-paper';
 import { SheetView } from './sheet-view';
 import { dressParts } from '../ui/preset/dress';
 
@@ -55,12 +57,10 @@ import { dressParts } from '../ui/preset/dress';
         [under]="under"
         [name]="learner()?.name ?? ''"
         [teacher]="teacher()"
-        [notes]="notes()"
         [locked]="shown()?.isClosed ?? false"
-        [keys]="keys()"
+        [said]="said()"
         [companions]="companions()"
         [placeIds]="placeIds()"
-        [supports]="supports()"
         (answered)="try($event.id, $event.answer)"
         (submitted)="back()"
         (comfortChanged)="tried.set(withChange($event))"
@@ -95,7 +95,6 @@ export class LookAs {
 
   protected readonly plan = computed(() => this.work.handOuts()[this.handOutId() ?? '']);
   protected readonly learner = computed(() => this.work.people().learners.find((l) => l.id === this.learnerId()));
-  protected readonly supports = computed(() => supportsOn(this.learner()?.needs.supports ?? [], this.clock.today()));
   protected readonly start = computed(() => this.learner()?.needs.comfort ?? PLAIN_COMFORT);
   protected readonly comfort = computed(() =>
     comfortNow(
@@ -129,9 +128,10 @@ export class LookAs {
     if (!plan || !learner || !this.time()) return undefined;
     return atTime(plan, learner, this.time(), this.work.calendars()[SCHOOL_ID]);
   });
-  protected readonly keys = computed(() => {
+  protected readonly said = computed(() => {
     const l = this.looked();
-    return this.shown()?.isOut && l ? keysFor({ id: '', content: l.frozen.content }).words : {};
+    const keys = this.shown()?.isOut && l ? keysFor({ id: '', content: l.frozen.content }).words : {};
+    return { ...NOTHING_SAID, keys };
   });
   protected readonly companions = computed(() => companionsFor(this.plan()?.companions ?? []));
   protected readonly placeIds = computed(() =>
@@ -158,13 +158,15 @@ export class LookAs {
     return l && learnerPackage(l.plan, l.frozen, l.seed);
   });
   /** Keys and notes by question, for the teacher's copy on paper. */
-  protected readonly teacher = computed(() => {
+  protected readonly teacher = computed((): ForPaper => {
     const l = this.looked();
     const items = l ? itemsOf(l.frozen.content) : [];
-    return new Map(items.map((i) => [i.id, { key: keyWordsOf(i).join(' / '), note: i.note ?? '' }]));
+    const keys = new Map(items.map((i) => [i.id, { key: keyWordsOf(i).join(' / '), note: i.note ?? '' }]));
+    const supports = supportsOn(this.learner()?.needs.supports ?? [], this.clock.today());
+    return { keys, notes: this.notes(), supports };
   });
   /** What stands on the pages for the teacher alone. */
-  protected readonly notes = computed(() =>
+  private readonly notes = computed(() =>
     (this.looked()?.frozen.content.pages ?? []).flatMap((p) => {
       const mine =
         (p.audience ?? 'learner') === 'learner' ? p.blocks.filter((b) => b.audience !== 'learner') : p.blocks;

@@ -21,7 +21,6 @@ import {
   oneByOne,
   type Overtaken,
   PLAIN_COMFORT,
-  type Said,
   type Tools,
   type Used,
   questionNumbers,
@@ -31,32 +30,31 @@ import { Clock } from '../platform/clock';
 import { HOME_LANGUAGES } from '../platform/home-language';
 import { Focused } from '../ui/focused';
 import { onceDrawn } from '../ui/once-drawn';
-import { Media } from '../ui/blocks/media';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { SheetContext } from '../ui/blocks/sheet-context';
 import { PageMarkView } from '../ui/page-mark';
-import { type Beside, type PaperNote, PaperSheet } from '../ui/paper-sheet';
 import { SwatchMark } from '../ui/swatch';
 import { Say, saying } from '../ui/say/say';
-import { Companions } from './companions';
+import { Companions, type Noted } from './companions';
 import { AnswerHistory } from './answer-history';
 import { ComfortSettings } from './comfort/comfort-settings';
 import { comfortSays, comfortStyle, withPrint } from './comfort/comfort-style';
 import { HomeText } from './reading/home-text';
 import { type BesideAll, BesideQuestion } from './beside-question';
-import type { Together } from './desk-session';
+import { FIRST_TRY, NOTHING_SAID, type TeacherSaid, type Together, type Tries } from './desk-work';
+import { GoesStrip } from './goes-strip';
+import { NotKept, type Trouble } from './not-kept';
+import { type ForPaper, OnPaper } from './on-paper';
+import { PageDots } from './page-dots';
 import { StartAfresh } from './start-afresh';
 import { type Blank, SubmitAsk } from './submit-ask';
+import { TeacherWords } from './teacher-words';
 import { Turns } from './turns';
-import { WentWell } from './went-well';
 import { Reader } from './reading/reader';
 import { Reading } from './reading/reading';
 import { Ruler } from './reading/ruler';
 import { Use } from './reading/use';
 import { picturesOf, WordPictures } from './reading/word-pictures';
-
-/** Why what a learner wrote is not kept: no room, the browser cannot write, or it cannot be kept as it is. */
-export type Trouble = 'full' | 'failing' | 'refused' | null;
 
 /** What pictures above words need of room, in lines. */
 const ROOM_ABOVE = 1.2;
@@ -74,19 +72,21 @@ const FIELDS =
     ComfortSettings,
     Companions,
     Focused,
+    GoesStrip,
     HomeText,
     LaidPage,
     LucideDynamicIcon,
-    Media,
+    NotKept,
+    OnPaper,
+    PageDots,
     PageMarkView,
-    PaperSheet,
     Reading,
     Ruler,
     StartAfresh,
     SubmitAsk,
     SwatchMark,
+    TeacherWords,
     Turns,
-    WentWell,
     WordPictures,
   ],
   providers: [Reader, SheetContext, Use],
@@ -114,7 +114,6 @@ export class SheetView {
   readonly name = input('');
   /** What stands at the top: saved, submitted, looking as somebody. */
   readonly status = input('');
-  readonly comment = input('');
   /** Who does it too, where several share the sheet; and whose turn it is to write. */
   readonly together = input<Together | null>(null);
   readonly writer = input('');
@@ -124,45 +123,26 @@ export class SheetView {
   /** What goes with it, and what was written on its sheets of notes. */
   readonly companions = input<readonly SlippedCompanion[]>([]);
   readonly noted = input<Readonly<Record<string, string>>>({});
-  readonly noting = output<{ id: string; text: string }>();
+  readonly notesOvertaken = input<readonly Overtaken[]>([]);
+  readonly noting = output<Noted>();
   /** The pages that are the learner's own place; and whether the others' places can be looked at. */
   readonly placeIds = input<readonly string[]>([]);
   readonly hasPlaces = input(false);
   readonly placesAsked = output();
-  /** Keys and notes by question, for the teacher's copy; none at the desk. */
-  readonly teacher = input<ReadonlyMap<string, Beside> | null>(null);
-  readonly notes = input<readonly PaperNote[]>([]);
-  readonly supports = input<readonly string[]>([]);
+  /** For the teacher's copy; none at the desk. */
+  readonly teacher = input<ForPaper | null>(null);
   /** What stands under the flap of a block. */
   readonly under = input<(blockId: string) => Promise<string | undefined>>();
-  readonly comments = input<Readonly<Record<string, string>>>({});
-  /** The marks by question of what is shown, and of the last go that was marked. */
-  readonly marks = input<Said['marks']>({});
-  readonly lastMarks = input<Said['marks']>({});
-  /** What the teacher said back to places for notes; the asset of what they spoke. */
-  readonly notesBack = input<Said['notes']>({});
-  readonly voice = input('');
-  /** What was answered in the go before. */
-  readonly before = input<Readonly<Record<string, Answer>>>({});
-  /** The answers by question, once they are out. */
-  readonly keys = input<Readonly<Record<string, string>>>({});
+  readonly said = input<TeacherSaid>(NOTHING_SAID);
+  readonly tries = input<Tries>(FIRST_TRY);
   readonly answered = output<{ id: string; answer: Answer }>();
   /** The block at which it was left, null until that is known; and, as pages are turned, the first block of the page that is shown. */
   readonly leftAt = input<string | null>('');
   readonly moved = output<string>();
-  /** Tries that were put aside, the newest first. */
-  readonly aside = input<readonly { readonly id: string; readonly at: string }[]>([]);
   readonly begunAfresh = output();
   readonly broughtBack = output<string>();
-  /** Whether what is submitted can be taken back. */
-  readonly mayTakeBack = input(false);
   readonly takenBack = output();
-  /** Whether another go can be begun, and why. */
-  readonly again = input<'asked' | 'left' | 'sheet' | null>(null);
   readonly begunAgain = output();
-  /** Numbers of the goes there are, and the one that is shown. */
-  readonly goes = input<readonly number[]>([]);
-  readonly go = input(1);
   readonly goChosen = output<number>();
   /** Why what was written is not kept. */
   readonly trouble = input<Trouble>(null);
@@ -188,18 +168,12 @@ export class SheetView {
   protected readonly asking = signal(false);
   /** Whether the go before stands beside the answers. */
   protected readonly besideBefore = signal(false);
-  protected readonly hasBefore = computed(() => Object.values(this.before()).some((a) => !answerIsEmpty(a)));
-  protected readonly hasMarks = computed(() => Object.keys(this.lastMarks()).length > 0);
   protected readonly homeButton = viewChild<ElementRef<HTMLElement>>('homeButton');
   protected readonly home = computed(() => HOME_LANGUAGES.find((l) => l.code === this.comfort().home));
   /** Whether the sheet is looked at as it is printed, or is being printed from the screen. */
   protected readonly paper = signal(false);
   protected readonly printing = signal(false);
   protected readonly onPaper = computed(() => this.paper() || this.printing());
-  /** Whether the teacher's copy is shown. */
-  protected readonly withKeys = signal(false);
-  /** Whether the supports agreed for the learner stand on the learner's own sheet: the teacher says so. */
-  protected readonly withSupports = signal(false);
   /** The comfort as it is shown: with what the sheet asks for. */
   protected readonly shownComfort = computed(() => withPrint(this.comfort(), this.sheet().show.print));
   /** The pictures of the sheet's own words; those that stand above the words. */
@@ -227,8 +201,8 @@ export class SheetView {
   protected readonly history = new AnswerHistory();
   private readonly whichTry = computed(
     () =>
-      `${this.go()} ${this.locked()} ${this.aside()
-        .map((a) => a.id)
+      `${this.tries().go} ${this.locked()} ${this.tries()
+        .aside.map((a) => a.id)
         .join(' ')}`,
   );
   private readonly clock = inject(Clock);
@@ -246,7 +220,6 @@ export class SheetView {
       return {
         id: p.id,
         done: items.length > 0 && items.every((x) => !answerIsEmpty(this.answers()[x.id])),
-        here: i === this.at(),
       };
     }),
   );
@@ -260,12 +233,13 @@ export class SheetView {
   protected readonly besideAll = computed((): BesideAll => {
     const names = new Map(this.together()?.members.map((m) => [m.id, m.name]));
     const wrote = Object.entries(this.together()?.by ?? {}).map(([item, id]) => [item, names.get(id) ?? '']);
+    const { marks, notes, comments, keys } = this.said();
     return {
-      marks: this.marks(),
-      notes: this.notesBack(),
-      comments: this.comments(),
-      keys: this.keys(),
-      before: this.besideBefore() ? this.before() : {},
+      marks,
+      notes,
+      comments,
+      keys,
+      before: this.besideBefore() ? this.tries().before : {},
       wrote: Object.fromEntries(wrote) as Record<string, string>,
       overtaken: this.overtaken().map((o) => ({ ...o, name: names.get(o.by ?? '') ?? '' })),
     };
@@ -298,7 +272,7 @@ export class SheetView {
   /** What the teacher said to what lies on a page's picture: it stands under the picture, by number. */
   protected saidOn(page: LearnerPackage['pages'][number]) {
     return page.blocks.flatMap(({ id }) => {
-      const said = page.fixed && page.places[id] ? this.comments()[id] : undefined;
+      const said = page.fixed && page.places[id] ? this.said().comments[id] : undefined;
       return said ? [{ id, said, number: this.numbers().get(id) ?? '' }] : [];
     });
   }
@@ -386,10 +360,6 @@ export class SheetView {
   protected print(on: boolean): void {
     this.printing.set(on);
     this.app.tick();
-  }
-
-  protected toPaper(): void {
-    window.print();
   }
 
   /** Asks before it submits; asked again, it leads there once more. */

@@ -21,9 +21,11 @@ import { DeskActions } from '../store/actions';
 import { KeepingSync } from '../store/keeping-sync';
 import { WorkspaceStore } from '../store/workspace';
 import { Full } from '../ui/full';
+import type { Noted } from './companions';
 import { DeskCopies, type Typed } from './desk-copies';
 import { DeskSession } from './desk-session';
-import { SheetView, type Trouble } from './sheet-view';
+import type { Trouble } from './not-kept';
+import { SheetView } from './sheet-view';
 import { saying } from '../ui/say/say';
 
 const PAUSE_MS = 400;
@@ -45,10 +47,10 @@ const PAUSE_MS = 400;
         [mayNote]="w.mayNote"
         [name]="session.learner()?.name ?? ''"
         [status]="status()"
-        [comment]="w.comment"
         [companions]="w.companions"
-        [noted]="w.notes"
-        (noting)="note($event.id, $event.text)"
+        [noted]="notes()"
+        [notesOvertaken]="w.notesOvertaken"
+        (noting)="note($event)"
         [together]="w.together"
         [writer]="writer()"
         (passedOn)="passOn($event)"
@@ -56,22 +58,12 @@ const PAUSE_MS = 400;
         [placeIds]="w.place?.pageIds ?? []"
         [hasPlaces]="w.place?.isOpen ?? false"
         (placesAsked)="toPlaces()"
-        [comments]="w.comments"
-        [marks]="w.marks"
-        [lastMarks]="w.lastMarks"
-        [before]="w.before"
-        [notesBack]="w.notesBack"
-        [voice]="w.voice"
-        [keys]="w.keys"
-        [again]="w.again"
-        [goes]="w.goes"
-        [go]="w.go"
+        [said]="w.said"
+        [tries]="w.tries"
         [leftAt]="ready() ? (w.locked ? '' : w.left) : null"
         (moved)="at = $event"
-        [aside]="w.aside"
         (begunAfresh)="afresh()"
         (broughtBack)="bringBack($event)"
-        [mayTakeBack]="w.mayTakeBack"
         (takenBack)="takeBack()"
         [trouble]="trouble()"
         [isFull]="isFull()"
@@ -111,7 +103,15 @@ export class DeskSheet {
     if (this.looked()) return kept;
     return { ...kept, ...Object.fromEntries(Object.entries(this.written()).map(([item, t]) => [item, t.answer])) };
   });
-  private readonly isDirty = computed(() => Object.keys(this.written()).length > 0);
+  /** What was written on sheets of notes since, by companion. */
+  private readonly noted = signal<Readonly<Record<string, Typed>>>({});
+  protected readonly notes = computed(() => {
+    const typed = Object.entries(this.noted()).flatMap(([id, { answer }]) =>
+      answer.kind === 'text' ? [[id, answer.text] as const] : [],
+    );
+    return { ...this.work()?.notes, ...Object.fromEntries(typed) };
+  });
+  private readonly isDirty = computed(() => [this.written(), this.noted()].some((typed) => Object.keys(typed).length));
   /** The block at which the learner is now; empty until they went anywhere. */
   protected at = '';
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -131,15 +131,15 @@ export class DeskSheet {
     const w = this.work();
     if (!w) return '';
     if (w.sheet.way === 'to-read') return this.t('To read');
-    if (this.looked()) return this.t('Go {number}, to look at', { number: w.go });
+    if (this.looked()) return this.t('Go {number}, to look at', { number: w.tries.go });
     if (this.trouble()) return this.t('Not saved yet');
     // “Submitted” is said only once it is written.
     if (!this.keeper.saved()) return this.t('Saving …');
     const { goes } = w.sheet.show;
     if (w.isClosed && w.state !== 'submitted' && w.state !== 'complete') return this.t('The time is over');
     if (w.state === 'submitted')
-      return w.again === 'left'
-        ? this.t('Submitted. You may try again: go {go} of {goes}', { go: w.go + 1, goes: goes ?? 1 })
+      return w.tries.again === 'left'
+        ? this.t('Submitted. You may try again: go {go} of {goes}', { go: w.tries.go + 1, goes: goes ?? 1 })
         : this.t('Submitted');
     if (w.state === 'complete') return this.t('Finished');
     return this.t(this.isDirty() ? 'Saving …' : 'Saved');
@@ -170,7 +170,7 @@ export class DeskSheet {
 
   protected look(go: number): void {
     this.save();
-    this.looked.set(go === this.work()?.goes.at(-1) ? undefined : go);
+    this.looked.set(go === this.work()?.tries.goes.at(-1) ? undefined : go);
   }
 
   /** The answers as a file, for the teacher: the browser has no room for them. */
@@ -194,6 +194,10 @@ export class DeskSheet {
     const begun = this.written()[id];
     const over = begun ? begun.over : this.work()?.answers[id];
     this.written.set({ ...this.written(), [id]: { answer, over } });
+    this.saveSoon();
+  }
+
+  private saveSoon(): void {
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.save(), PAUSE_MS);
   }
@@ -202,9 +206,16 @@ export class DeskSheet {
   protected save(withUse = false): void {
     clearTimeout(this.timer);
     const used = withUse ? (this.view()?.takeUse() ?? {}) : {};
-    if (this.isDirty()) this.keep(this.copies.answered(this.handOutId(), this.written()), used);
+    this.keepNotes();
+    if (Object.keys(this.written()).length) this.keep(this.copies.answered(this.handOutId(), this.written()), used);
     else if (Object.keys(used).length || (withUse && this.at)) this.keep(this.copies.kept(this.handOutId()), used);
     this.written.set({});
+  }
+
+  private keepNotes(): void {
+    if (!Object.keys(this.noted()).length) return;
+    this.keep(this.copies.noted(this.handOutId(), this.noted()), {});
+    this.noted.set({});
   }
 
   private keep(copy: Copy | undefined, used: Used): void {
@@ -215,6 +226,7 @@ export class DeskSheet {
 
   protected async submit(): Promise<void> {
     clearTimeout(this.timer);
+    this.keepNotes();
     this.keep(this.copies.answered(this.handOutId(), this.written(), true), this.view()?.takeUse() ?? {});
     this.written.set({});
     await this.sync.flush();
@@ -241,10 +253,12 @@ export class DeskSheet {
     this.keep(this.copies.takenBack(this.handOutId()), {});
   }
 
-  protected note(id: string, text: string): void {
-    this.save();
-    const copy = this.copies.noted(this.handOutId(), id, text);
-    if (copy) this.store.dispatch(DeskActions.copySaved({ copy }));
+  protected note({ id, text, swaps }: Noted): void {
+    const kept = swaps ? undefined : this.work()?.notes[id];
+    const begun = this.noted()[id];
+    const over: Answer | undefined = begun ? begun.over : kept === undefined ? undefined : { kind: 'text', text: kept };
+    this.noted.set({ ...this.noted(), [id]: { answer: { kind: 'text', text }, over } });
+    this.saveSoon();
   }
 
   /** It is another's turn: what was written so far is its writer's. */

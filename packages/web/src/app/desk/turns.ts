@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { Say, saying } from '../ui/say/say';
-import type { Together } from './desk-session';
+import type { Together } from './desk-work';
 
-/** Names that are told, before the rest is counted. */
+/** Names that are told, before the rest is counted; and that stand as buttons, before there is a list to choose from. */
 const NAMED = 6;
 
 /** On a sheet that several share: who they are, and whose turn it is to write. One press passes it on. */
@@ -16,7 +16,18 @@ const NAMED = 6;
         {{ t('You do this together with {others}. There is one sheet for all of you.', { others: others() }) }}
       </p>
     }
-    @if (canWrite() && members().length) {
+    @if (canWrite() && members().length > most) {
+      <label class="row"
+        >{{ t('Whose turn is it to write?') }}
+        <select #next (change)="passed.emit(next.value)">
+          @for (m of members(); track m.id) {
+            <option [value]="m.id" [selected]="m.id === writer()">
+              {{ m.name }} · {{ t('{count} answers', { count: m.wrote }) }}
+            </option>
+          }
+        </select>
+      </label>
+    } @else if (canWrite() && members().length) {
       <div class="row" role="group" [attr.aria-label]="t('Whose turn is it to write?')">
         <span aria-hidden="true">{{ t('Whose turn is it to write?') }}</span>
         @for (m of members(); track m.id) {
@@ -35,6 +46,16 @@ const NAMED = 6;
     }
     .row {
       gap: 8px;
+    }
+    select {
+      max-width: 100%;
+      min-height: 46px;
+      padding: 4px 10px;
+      border: 1px solid var(--line-strong);
+      border-radius: var(--r);
+      background: var(--surface);
+      color: var(--ink);
+      font: inherit;
     }
     .btn {
       min-height: 46px;
@@ -63,6 +84,7 @@ export class Turns {
   readonly passed = output<string>();
   private readonly say = inject(Say);
   protected readonly t = saying();
+  protected readonly most = NAMED;
   protected readonly members = computed(() => {
     const wrote = Object.values(this.together().by);
     return this.together().members.map((m) => ({ ...m, wrote: wrote.filter((id) => id === m.id).length }));

@@ -5,7 +5,7 @@ import { Clock } from '../platform/clock';
 import { type Plain, Say, saying } from '../ui/say/say';
 import { SwatchMark } from '../ui/swatch';
 import { Companions } from './companions';
-import type { DeskWork } from './desk-session';
+import type { DeskWork } from './desk-work';
 
 const SAYS: Record<CopyState, { readonly state: Plain; readonly press: Plain }> = {
   // Nothing is said of it: it is not on the desk.

@@ -1,6 +1,7 @@
 import { inject } from '@angular/core';
 import {
   broughtBack,
+  asSubmitted,
   copyIdOf,
   emptyResponse,
   marksToRelease,
@@ -100,13 +101,16 @@ export class Answering {
 
   /** Submits what a learner wrote, for them: it says so. */
   submitFor(): void {
-    this.change((go) => ({ ...go, submittedAt: this.clock.iso(), submittedFor: true }), 'submit for a learner');
+    this.change((go) => asSubmitted(go, this.pen(), true), 'submit for a learner');
   }
 
   /** Puts a try that was set aside back in its place; what stands there is set aside. */
   giveBack(asideId: string): void {
-    const pen = { id: this.clock.newId(), from: this.clock.newId(), at: this.clock.iso() };
-    this.change((go) => broughtBack(go, asideId, pen), 'bring a try back');
+    this.change((go) => broughtBack(go, asideId, this.pen()), 'bring a try back');
+  }
+
+  private pen() {
+    return { id: this.clock.newId(), from: this.clock.newId(), at: this.clock.iso() };
   }
 
   /** Marks; where the learner was told theirs already, they are told these. */
