@@ -164,4 +164,15 @@ it('of a sheet of notes that two write on at once, both are there: one stands, a
     'a crab',
     'a limpet',
   ]);
+  // They change places as often as somebody likes: each stands there once.
+  const swap = (c: Copy, from: string) => {
+    const beside = besideOf(notesWritten(c))[0];
+    if (!beside) throw new Error('nothing stands beside it');
+    return withNotes(c, recorded(notesWritten(c), { c1: beside.answer }, { from, at: 'now' }, {}));
+  };
+  const swapped = swap(swap(swap(both, 'one'), 'two'), 'one');
+  expect([swapped.notes?.['c1'], ...wordsOf(besideOf(notesWritten(swapped)).map((e) => e.answer))].sort()).toEqual([
+    'a crab',
+    'a limpet',
+  ]);
 });

@@ -184,14 +184,18 @@ export function sifted(earlier: readonly Overtaken[], { stands }: Journal, answe
   });
 }
 
-/** What stands beside the answers and is not in them: somebody else's words to the same question. */
-export const besideOf = (go: Written): Overtaken[] =>
-  (go.earlier ?? []).filter(({ item, answer }) => {
+/** What stands beside the answers and is not in them: somebody else's words to the same question, the same words once. */
+export function besideOf(go: Written): Overtaken[] {
+  const isBeside = ({ item, answer }: Overtaken) => {
     const now = go.answers[item];
     const places = placesIn(answer);
     if (!places) return !goesOn(wordsOf(now, ''), wordsOf(answer, ''));
     return Object.entries(places).some(([place, words]) => placesIn(now)?.[place] !== words);
-  });
+  };
+  const all = (go.earlier ?? []).filter(isBeside);
+  const isSame = (a: Overtaken, b: Overtaken) => a.item === b.item && a.by === b.by && equal(a.answer, b.answer);
+  return all.filter((one, i) => !all.some((o, k) => k > i && isSame(o, one)));
+}
 
 /** An answer with what stands beside it in its place. */
 export function takenIn(now: Answer | undefined, { answer }: Overtaken): Answer {
