@@ -1,8 +1,12 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { type Answer, answerIsEmpty, type LearnerBlock, type Overtaken, type Said, takenIn } from '@lorvet/core/desk';
 import { Say, saying } from '../ui/say/say';
 import { GoBefore } from './go-before';
 import { MarkOf } from './mark-of';
+
+/** Notes that stand open; those from before them are one press away. */
+const MOST_OPEN = 4;
 
 /** What is known beside the questions of a sheet, each by its question. */
 export interface BesideAll {
@@ -20,7 +24,7 @@ export interface BesideAll {
 /** What stands beside one question: who wrote it, its mark, what was before, what the teacher said, the answer. */
 @Component({
   selector: 'lv-beside-question',
-  imports: [GoBefore, MarkOf],
+  imports: [GoBefore, MarkOf, NgTemplateOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let b = block();
@@ -52,50 +56,51 @@ export interface BesideAll {
     @if (all.before[b.id]; as answer) {
       <lv-go-before [block]="b" [answer]="answer" [says]="t('What I answered before')" />
     }
-    @for (note of all.notes[b.id] ?? []; track $index) {
-      <p class="word said">
-        <strong>{{ t('Your teacher, {when}:', { when: say.when(note.at) }) }}</strong>
-        <span lang="en" dir="auto">{{ note.text }}</span>
-      </p>
+    @let notes = all.notes[b.id] ?? [];
+    @if (notes.length > most) {
+      <details class="word">
+        <summary>{{ t('Notes from before: {many}', { many: notes.length - most }) }}</summary>
+        <ng-container *ngTemplateOutlet="said; context: { $implicit: notes.slice(0, -most) }" />
+      </details>
     }
+    <ng-container *ngTemplateOutlet="said; context: { $implicit: notes.slice(-most) }" />
     @if (all.comments[b.id]; as said) {
       <p class="word said" lang="en" dir="auto">{{ said }}</p>
     }
     @if (all.keys[b.id]; as key) {
       <p class="word said">
-        <strong>{{ t('The answer:') }}</strong> <span lang="en" dir="auto">{{ key }}</span>
+        <strong>{{ t('The answer:') }}</strong>&ngsp;<span lang="en" dir="auto">{{ key }}</span>
       </p>
     }
+    <ng-template #said let-list>
+      @for (note of list; track $index) {
+        <p class="word said">
+          <strong>{{ t('Your teacher, {when}:', { when: say.when(note.at) }) }}</strong>&ngsp;<span lang="en" dir="auto">{{ note.text }}</span>
+        </p>
+      }
+    </ng-template>
   `,
   host: { '[attr.lang]': 'say.language()', '[attr.dir]': 'say.direction()' },
+  styleUrl: './part.css',
   styles: `
     :host {
       display: grid;
       gap: 10px;
-    }
-    :host:empty {
-      display: none;
     }
     .other {
       display: grid;
       gap: 8px;
       justify-items: start;
     }
-    .word {
-      padding: 8px 14px;
-      border-radius: var(--r);
-      background: var(--sunken);
-    }
-    .said {
-      border-inline-start: 5px solid var(--moss);
+    summary {
+      min-height: 44px;
+      padding-block: 8px;
+      cursor: pointer;
     }
     .wrote {
       margin-top: -14px;
       font-size: 0.85em;
       color: var(--ink-2);
-    }
-    .btn {
-      min-height: 46px;
     }
   `,
 })
@@ -108,6 +113,7 @@ export class BesideQuestion {
   readonly taken = output<Answer>();
   protected readonly say = inject(Say);
   protected readonly t = saying();
+  protected readonly most = MOST_OPEN;
   protected readonly empty = answerIsEmpty;
   protected readonly with = (o: Overtaken): Answer => takenIn(this.answer(), o);
 }

@@ -53,7 +53,7 @@ export interface Noted {
                 </label>
                 @for (o of overtaken(); track $index) {
                   @if (o.item === c.id && o.answer.kind === 'text') {
-                    <div class="other">
+                    <div class="word other">
                       <p class="small">{{ t('This was written at the same time:') }}</p>
                       <p>{{ o.answer.text }}</p>
                       <button
@@ -81,6 +81,7 @@ export interface Noted {
       </ul>
     }
   `,
+  styleUrl: './part.css',
   styles: `
     ul {
       display: grid;
@@ -110,9 +111,7 @@ export interface Noted {
       gap: 6px;
       justify-items: start;
       margin-top: 8px;
-      padding: 8px 14px;
       border: 1px dashed var(--line-strong);
-      border-radius: var(--r);
     }
     .other .small {
       font-size: 0.85em;

@@ -48,14 +48,12 @@ import type { Tries } from './desk-work';
       </div>
     }
   `,
+  styleUrl: './part.css',
   styles: `
     :host {
       display: grid;
       gap: 14px;
       justify-items: start;
-    }
-    :host:empty {
-      display: none;
     }
     .word {
       display: flex;
@@ -63,20 +61,6 @@ import type { Tries } from './desk-work';
       gap: 10px;
       align-items: center;
       width: 100%;
-      padding: 8px 14px;
-      border-radius: var(--r);
-      background: var(--sunken);
-    }
-    .btn {
-      min-height: 46px;
-      padding: 4px 18px;
-      font-size: 0.95em;
-      white-space: normal;
-    }
-    .btn[aria-pressed='true'] {
-      border-width: 2px;
-      border-color: var(--ink);
-      font-weight: 700;
     }
   `,
 })

@@ -39,18 +39,11 @@ export type Trouble = 'full' | 'failing' | 'refused' | null;
       <p class="word full" role="status">{{ t('This box is full: no more letters go in.') }}</p>
     }
   `,
+  styleUrl: './part.css',
   styles: `
     :host {
       display: grid;
       gap: 8px;
-    }
-    :host:empty {
-      display: none;
-    }
-    .word {
-      padding: 8px 14px;
-      border-radius: var(--r);
-      background: var(--sunken);
     }
     .full {
       border-inline-start: 5px solid var(--ochre);
@@ -64,12 +57,6 @@ export type Trouble = 'full' | 'failing' | 'refused' | null;
     }
     .trouble p {
       flex: 1 1 320px;
-    }
-    .btn {
-      min-height: 46px;
-      padding: 4px 18px;
-      font-size: 0.95em;
-      white-space: normal;
     }
   `,
 })

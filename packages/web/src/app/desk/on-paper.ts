@@ -49,6 +49,7 @@ export interface ForPaper {
       [supports]="withKeys() || withSupports() ? (extra?.supports ?? []) : []"
     />
   `,
+  styleUrl: './part.css',
   styles: `
     .paper-bar {
       position: sticky;
@@ -65,12 +66,6 @@ export interface ForPaper {
     }
     h1 {
       font-size: 1.35em;
-    }
-    .btn {
-      min-height: 46px;
-      padding: 4px 18px;
-      font-size: 0.95em;
-      white-space: normal;
     }
     @media print {
       .paper-bar {

@@ -92,7 +92,7 @@ const FIELDS =
   providers: [Reader, SheetContext, Use],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-view.html',
-  styleUrls: ['./desk.css', './sheet-view.css'],
+  styleUrls: ['./desk.css', './part.css', './sheet-view.css'],
   host: {
     '[style]': 'style()',
     '[attr.data-comfort]': 'says()',

@@ -48,6 +48,7 @@ export interface Blank {
       </div>
     </section>
   `,
+  styleUrl: './part.css',
   styles: `
     section {
       scroll-margin: 90px 0 110px;
@@ -65,12 +66,6 @@ export interface Blank {
       display: flex;
       flex-wrap: wrap;
       gap: 8px;
-    }
-    .btn {
-      min-height: 46px;
-      padding: 4px 18px;
-      font-size: 0.95em;
-      white-space: normal;
     }
   `,
 })

@@ -19,30 +19,22 @@ import { WentWell } from './went-well';
         (asked)="asked.emit($event)"
       />
     } @else if (said().comment) {
-      <p class="said">
+      <p class="word said">
         <strong>{{ t('Your teacher says:') }}</strong> {{ said().comment }}
       </p>
     }
     @if (said().voice; as asset) {
-      <div class="said">
+      <div class="word said">
         <p>{{ t('Your teacher speaks to you:') }}</p>
         <lv-media [assetId]="asset" what="sound" [label]="t('Your teacher’s words, to listen to')" />
       </div>
     }
   `,
+  styleUrl: './part.css',
   styles: `
     :host {
       display: grid;
       gap: 26px;
-    }
-    :host:empty {
-      display: none;
-    }
-    .said {
-      padding: 8px 14px;
-      border-inline-start: 5px solid var(--moss);
-      border-radius: var(--r);
-      background: var(--sunken);
     }
   `,
 })

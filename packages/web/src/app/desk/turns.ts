@@ -39,6 +39,7 @@ const NAMED = 6;
       </div>
     }
   `,
+  styleUrl: './part.css',
   styles: `
     :host {
       display: grid;
@@ -57,20 +58,9 @@ const NAMED = 6;
       color: var(--ink);
       font: inherit;
     }
-    .btn {
-      min-height: 46px;
-      padding: 4px 14px;
-      font-size: 0.95em;
-      white-space: normal;
-    }
     .btn .small {
       font-size: 0.85em;
       font-weight: 400;
-    }
-    .btn[aria-pressed='true'] {
-      border-width: 2px;
-      border-color: var(--ink);
-      font-weight: 700;
     }
   `,
 })

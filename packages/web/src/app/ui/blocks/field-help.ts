@@ -37,6 +37,7 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
   `,
   // It is no part of what is read aloud.
   host: { 'data-quiet': '', '[attr.lang]': 'desk.language()', '[attr.dir]': 'desk.direction()' },
+  styleUrl: './help-row.css',
   styles: `
     :host {
       display: grid;
@@ -44,17 +45,6 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
     }
     .row {
       margin-top: 6px;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 6px;
-    }
-    .btn {
-      min-height: 44px;
-      padding: 2px 12px;
-      font-size: 0.9em;
     }
     @media print {
       :host {

@@ -93,22 +93,12 @@ const SHAPES: readonly { readonly shape: Shape; readonly says: Plain; readonly p
       </div>
     }
   `,
+  styleUrl: './help-row.css',
   styles: `
     :host {
       display: grid;
       gap: 8px;
       margin-top: 6px;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 6px;
-    }
-    .btn {
-      min-height: 44px;
-      padding: 2px 12px;
-      font-size: 0.9em;
     }
     .sign {
       min-width: 44px;

@@ -526,5 +526,6 @@ export const AR: Table = {
   'In the week of {day}: {done} of {of}': 'في أسبوع {day}: {done} من {of}',
   'Your teacher speaks to you:': 'معلّمك يكلّمك:',
   'Your teacher’s words, to listen to': 'كلام معلّمك، للاستماع',
+  'Notes from before: {many}': 'ملاحظات من قبل: {many}',
   'Your teacher, {when}:': 'معلّمك، {when}:',
 };

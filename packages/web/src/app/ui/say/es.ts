@@ -481,5 +481,6 @@ export const ES = {
   'In the week of {day}: {done} of {of}': 'En la semana del {day}: {done} de {of}',
   'Your teacher speaks to you:': 'Tu profe te habla:',
   'Your teacher’s words, to listen to': 'Las palabras de tu profe, para escuchar',
+  'Notes from before: {many}': 'Notas de antes: {many}',
   'Your teacher, {when}:': 'Tu profe, {when}:',
 } as const satisfies Readonly<Record<string, Said>>;

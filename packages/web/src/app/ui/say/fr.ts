@@ -485,5 +485,6 @@ export const FR: Table = {
   'In the week of {day}: {done} of {of}': 'La semaine du {day} : {done} sur {of}',
   'Your teacher speaks to you:': 'Ton prof te parle :',
   'Your teacher’s words, to listen to': 'Les mots de ton prof, à écouter',
+  'Notes from before: {many}': 'Mots d’avant : {many}',
   'Your teacher, {when}:': 'Ton prof, {when} :',
 };

@@ -494,5 +494,6 @@ export const UK: Table = {
   'In the week of {day}: {done} of {of}': 'На тижні від {day}: {done} із {of}',
   'Your teacher speaks to you:': 'Учитель говорить до тебе:',
   'Your teacher’s words, to listen to': 'Слова вчителя, послухати',
+  'Notes from before: {many}': 'Попередні нотатки: {many}',
   'Your teacher, {when}:': 'Учитель, {when}:',
 };
