@@ -158,7 +158,7 @@ test('in forced colours the desk tells by lines and words what is chosen, where 
   const before = await line();
   await choice.click();
   await expect.poll(line).not.toBe(before);
-  const dots = page.locator('.dots i');
+  const dots = page.locator('lv-page-dots i');
   const looks = async (n: number) => await dots.nth(n).evaluate((e) => getComputedStyle(e).backgroundColor);
   expect(await looks(0)).not.toBe(await looks(1));
   await page.getByRole('button', { name: 'Hear it' }).click();

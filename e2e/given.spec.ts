@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { kept, openDemo, reload, rewrite, sitDown } from './helpers';
+import { choose, kept, openDemo, reload, rewrite, sitDown } from './helpers';
 
 /** A plan for a class, begun from a version of an activity, given out to all of it. */
 async function giveClass(page: Page, from: string, className: string, how?: () => Promise<void>): Promise<string> {
@@ -18,7 +18,7 @@ async function giveClass(page: Page, from: string, className: string, how?: () =
   return page.url();
 }
 
-test('two classes, each their own copy, with two materials, due on Monday at nine', async ({ page }) => {
+test('two classes, each their own copy, with two materials and a sheet for notes, due on Monday at nine', async ({ page }) => {
   await openDemo(page, '/bench/puncture');
   await page.getByRole('link', { name: 'Hand out', exact: true }).click();
   await page.getByRole('checkbox', { name: /^Heron class/ }).check();
@@ -29,12 +29,20 @@ test('two classes, each their own copy, with two materials, due on Monday at nin
   await page.getByRole('button', { name: /^What/ }).click();
   await page.getByLabel('Address that goes with it').fill('https://tides.example/a https://quay.example/b');
   await page.getByLabel('Address that goes with it').press('Enter');
+  await choose(page.getByLabel('Something else'), 'a sheet for notes, that nobody marks');
   await page.getByRole('button', { name: 'Give out to 23' }).click();
   await kept(page);
   await expect(page.getByRole('button', { name: /^How/ })).toContainText(/due Mon,? /);
   await sitDown(page, 'Kestrel class', 'Zennor C.');
   const work = page.getByRole('region').filter({ hasText: 'Mending a puncture' });
   await expect(work.or(page.getByRole('main')).getByRole('link', { name: 'quay.example' }).first()).toBeVisible();
+  // A sheet of notes is kept at each pause, as answers are: it need not be left first.
+  await page.getByRole('link', { name: /: Mending a puncture/ }).click();
+  const notes = page.getByRole('textbox', { name: 'Notes: for you, nobody marks it' });
+  await notes.pressSequentially('the pump is in the shed');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(notes).toHaveValue('the pump is in the shed');
 });
 
 test('groups of three have one copy, with who wrote what; what was said is said to all of them', async ({ page }) => {

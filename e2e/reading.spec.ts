@@ -95,6 +95,7 @@ test('every comfort is seen to act, and is remembered wherever the learner sits 
     // One question, no picture of the hand-out, large buttons, and what leads on stands at the left.
     await expect(page.locator('.prompt')).toHaveCount(1);
     await expect(page.locator('header lv-swatch')).toHaveCount(0);
+    await expect(page.locator('lv-page-dots i').first()).toBeHidden();
     const next = await page.getByRole('button', { name: 'Next' }).boundingBox();
     expect(next?.height).toBeGreaterThanOrEqual(64);
     expect(next?.x).toBeLessThan(200);
