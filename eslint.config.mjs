@@ -111,7 +111,7 @@ export default tseslint.config(
     ignores: [
       '**/*.spec.ts',
       'packages/web/src/app/frame.ts',
-      'packages/web/src/app/desk/look-{as,bar}.ts',
+      'packages/web/src/app/desk/look/*.ts',
       'packages/web/src/app/platform/{bank-search,intake,words}.ts',
       'packages/web/src/app/platform/storage/{all-rules,bulk,filling}.ts',
     ],

@@ -4,7 +4,7 @@ import { type Answer, type Copy, copyIdOf, emptyResponse, type HandOut, type Wor
 import { DemoPlace } from '../testing/demo-place';
 import { Changes } from '../ui/changes';
 import { Clock } from '../platform/clock';
-import { DeskAlbum } from './desk-album';
+import { DeskAlbum } from './places/desk-album';
 import { DeskCopies } from './desk-copies';
 import { DeskSession } from './desk-session';
 

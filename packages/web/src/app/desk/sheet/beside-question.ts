@@ -1,0 +1,123 @@
+import { NgTemplateOutlet } from '@angular/common';
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { type Answer, answerIsEmpty, type LearnerBlock, type Overtaken, type Said, takenIn } from '@lorvet/core/desk';
+import { Say, saying } from '../../ui/say/say';
+import { GoBefore } from './go-before';
+import { MarkOf } from './mark-of';
+
+/** Notes that stand open; those from before them are one press away. */
+const MOST_OPEN = 4;
+
+/** What is known beside the questions of a sheet, each by its question. */
+export interface BesideAll {
+  readonly marks: Said['marks'];
+  readonly notes: Said['notes'];
+  readonly comments: Said['comments'];
+  readonly keys: Readonly<Record<string, string>>;
+  /** What was answered in the go before, where that is shown. */
+  readonly before: Readonly<Record<string, Answer>>;
+  /** Who wrote the answer, by name, where several share the sheet. */
+  readonly wrote: Readonly<Record<string, string>>;
+  readonly overtaken: readonly (Overtaken & { readonly name: string })[];
+}
+
+/** What stands beside one question: who wrote it, its mark, what was before, what the teacher said, the answer. */
+@Component({
+  selector: 'lv-beside-question',
+  imports: [GoBefore, MarkOf, NgTemplateOutlet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let b = block();
+    @let all = beside();
+    @if (all.marks[b.id]; as mark) {
+      <lv-mark-of [mark]="mark" />
+    }
+    @if (all.wrote[b.id]; as name) {
+      <p class="wrote" data-quiet>{{ t('Written by {name}', { name }) }}</p>
+    }
+    @for (o of all.overtaken; track $index) {
+      @if (o.item === b.id && !empty(o.answer)) {
+        <div class="other">
+          <lv-go-before
+            [block]="b"
+            [answer]="o.answer"
+            [says]="
+              o.name
+                ? t('{name} wrote this at the same time:', { name: o.name })
+                : t('This was written at the same time:')
+            "
+          />
+          @if (canWrite()) {
+            <button class="btn" type="button" (click)="taken.emit(with(o))">{{ t('Use this instead') }}</button>
+          }
+        </div>
+      }
+    }
+    @if (all.before[b.id]; as answer) {
+      <lv-go-before [block]="b" [answer]="answer" [says]="t('What I answered before')" />
+    }
+    @let notes = all.notes[b.id] ?? [];
+    @if (notes.length > most) {
+      <details class="word">
+        <summary>{{ t('Notes from before: {many}', { many: notes.length - most }) }}</summary>
+        <ng-container *ngTemplateOutlet="said; context: { $implicit: notes.slice(0, -most) }" />
+      </details>
+    }
+    <ng-container *ngTemplateOutlet="said; context: { $implicit: notes.slice(-most) }" />
+    @if (all.comments[b.id]; as said) {
+      <p class="word said" lang="en" dir="auto">{{ said }}</p>
+    }
+    @if (all.keys[b.id]; as key) {
+      <p class="word said">
+        <strong>{{ t('The answer:') }}</strong>&ngsp;<span lang="en" dir="auto">{{ key }}</span>
+      </p>
+    }
+    <ng-template #said let-list>
+      @for (note of list; track $index) {
+        <p class="word said">
+          <strong>{{ t('Your teacher, {when}:', { when: say.when(note.at) }) }}</strong>&ngsp;<span
+            lang="en"
+            dir="auto"
+            >{{ note.text }}</span
+          >
+        </p>
+      }
+    </ng-template>
+  `,
+  host: { '[attr.lang]': 'say.language()', '[attr.dir]': 'say.direction()' },
+  styleUrl: './part.css',
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+    .other {
+      display: grid;
+      gap: 8px;
+      justify-items: start;
+    }
+    summary {
+      min-height: 44px;
+      padding-block: 8px;
+      cursor: pointer;
+    }
+    .wrote {
+      margin-top: -14px;
+      font-size: 0.85em;
+      color: var(--ink-2);
+    }
+  `,
+})
+export class BesideQuestion {
+  readonly block = input.required<LearnerBlock>();
+  readonly beside = input.required<BesideAll>();
+  /** What stands there now. */
+  readonly answer = input<Answer>();
+  readonly canWrite = input(false);
+  readonly taken = output<Answer>();
+  protected readonly say = inject(Say);
+  protected readonly t = saying();
+  protected readonly most = MOST_OPEN;
+  protected readonly empty = answerIsEmpty;
+  protected readonly with = (o: Overtaken): Answer => takenIn(this.answer(), o);
+}

@@ -1,0 +1,51 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { Media } from '../../ui/blocks/media';
+import { saying } from '../../ui/say/say';
+import type { TeacherSaid } from '../desk-work';
+import { WentWell } from './went-well';
+
+/** What the teacher says to the whole of the work, in words or aloud: what went well comes first. */
+@Component({
+  selector: 'lv-teacher-words',
+  imports: [Media, WentWell],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (hasMarks()) {
+      <lv-went-well
+        [marks]="said().lastMarks"
+        [numbers]="numbers()"
+        [comment]="said().comment"
+        [isAgain]="isAgain()"
+        (asked)="asked.emit($event)"
+      />
+    } @else if (said().comment) {
+      <p class="word said">
+        <strong>{{ t('Your teacher says:') }}</strong> {{ said().comment }}
+      </p>
+    }
+    @if (said().voice; as asset) {
+      <div class="word said">
+        <p>{{ t('Your teacher speaks to you:') }}</p>
+        <lv-media [assetId]="asset" what="sound" [label]="t('Your teacher’s words, to listen to')" />
+      </div>
+    }
+  `,
+  styleUrl: './part.css',
+  styles: `
+    :host {
+      display: grid;
+      gap: 26px;
+    }
+  `,
+})
+export class TeacherWords {
+  readonly said = input.required<TeacherSaid>();
+  /** The questions' numbers on the sheet. */
+  readonly numbers = input.required<ReadonlyMap<string, number>>();
+  /** Whether it is gone over once more. */
+  readonly isAgain = input(false);
+  /** A question, by its id, that somebody wants to see. */
+  readonly asked = output<string>();
+  protected readonly t = saying();
+  protected readonly hasMarks = computed(() => Object.keys(this.said().lastMarks).length > 0);
+}
