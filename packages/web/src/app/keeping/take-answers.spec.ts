@@ -72,3 +72,19 @@ it('a photograph comes with the answers that hold it; one that is not what it is
   expect(place.notices.join()).toContain('1 answer of Corin B. taken in');
   expect(place.work.assets()[id]?.name).toBe('crab.png');
 });
+
+it('sheets of notes come with a file too, also alone, and are counted', async () => {
+  const copy: Copy = {
+    id: 'h-survey.l-corin',
+    handOutId: 'h-survey',
+    learnerId: 'l-corin',
+    frozen: '',
+    goes: [],
+    notes: { c1: 'the pump is in the shed' },
+  };
+  const place = await DemoPlace.open(TakeAnswers);
+  await place.take('File of answers', textFile(writeAnswers(copy, AT), 'x.json'));
+  await place.rest();
+  expect(place.notices.join()).toContain('1 answer of Corin B. taken in');
+  expect(place.work.copies()[copy.id]?.notes).toEqual(copy.notes);
+});

@@ -95,13 +95,14 @@ export class TakeAnswers {
 /** What a learner did, without where they left it and what they used. */
 const workIn = ({ goes, notes, remarks }: Copy): unknown[] => [goes, notes, remarks];
 
-/** Answers that are others than before, or are new beside them. */
+/** Answers, sheets of notes among them, that are others than before, or are new beside them. */
 function newIn(after: Copy, before: Copy | undefined): number {
   const was = (n: number) => before?.goes.find((g) => g.n === n);
+  const notes = Object.entries(after.notes ?? {}).filter(([id, text]) => text !== before?.notes?.[id]);
   return after.goes.reduce((sum, g) => {
     const others = Object.entries(g.answers).filter(([item, a]) => !isSame(a, was(g.n)?.answers[item]));
     return sum + others.length + (g.earlier?.length ?? 0) - (was(g.n)?.earlier?.length ?? 0);
-  }, 0);
+  }, notes.length);
 }
 
 /** As the browser keeps it, under the address of its content: whatever the file calls it. */
