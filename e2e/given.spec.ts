@@ -18,7 +18,9 @@ async function giveClass(page: Page, from: string, className: string, how?: () =
   return page.url();
 }
 
-test('two classes, each their own copy, with two materials and a sheet for notes, due on Monday at nine', async ({ page }) => {
+test('two classes, each their own copy, with two materials and a sheet for notes, due on Monday at nine', async ({
+  page,
+}) => {
   await openDemo(page, '/bench/puncture');
   await page.getByRole('link', { name: 'Hand out', exact: true }).click();
   await page.getByRole('checkbox', { name: /^Heron class/ }).check();
