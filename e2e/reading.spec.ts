@@ -237,6 +237,8 @@ test('a page is heard word by word, by keys alone, with help for a word in its m
   const at = await wordAt(page, 'lv-single-choice-desk .choice', 'Mussel');
   await page.mouse.click(at.x, at.y);
   await expect(help).toContainText('Mussel');
+  // Our own list comes before the dictionary: this is no word of a dictionary.
+  await expect(help).toContainText('a sea animal in two dark shells that can close');
   const mussel = page.getByRole('radio', { name: 'Mussel' });
   await expect(mussel).not.toBeChecked();
   await help.getByRole('button', { name: 'Read from here' }).click();

