@@ -202,15 +202,17 @@ export class WordHelp {
     this.before = null;
   }
 
-  /** Below the word, or above it where there is no room. */
+  /** Below the word, or above it where that would lie over what one presses to read; over it where nothing else is left. */
   protected lay(): void {
     const p = this.reader.pointed();
     const box = this.host.nativeElement.querySelector<HTMLElement>('.help');
     const word = p && rangeOf(p.unit, p.span)?.getBoundingClientRect();
     if (!word || !box) return;
     const { offsetWidth: width, offsetHeight: height } = box;
-    const below = word.bottom + 8;
-    const top = below + height < innerHeight - 8 ? below : Math.max(8, word.top - height - 8);
+    const foot = this.host.nativeElement.closest('footer')?.getBoundingClientRect().top ?? innerHeight;
+    const [below, above] = [word.bottom + 8, word.top - height - 8];
+    const fits = (bottom: number) => below + height < bottom - 8;
+    const top = fits(Math.min(foot, innerHeight)) || (above < 8 && fits(innerHeight)) ? below : Math.max(8, above);
     this.place.set({ top, left: Math.max(8, Math.min(word.left - 20, innerWidth - width - 8)) });
   }
 

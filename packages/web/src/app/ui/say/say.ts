@@ -28,6 +28,8 @@ export class Say {
       lng: 'en',
       fallbackLng: 'en',
       initAsync: false,
+      // The library has a line about itself for the console: it is no business of a learner's.
+      showSupportNotice: false,
       // A text is its own key, with dots and colons in it.
       keySeparator: false,
       nsSeparator: false,
