@@ -107,7 +107,7 @@ test('the whole path with the keyboard only', async ({ page }) => {
   // Two versions by editing in place.
   await press(page, button('New version'));
   await press(page, button('Make the version'));
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Supported');
+  await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('Supported');
   await press(page, button(/^Text: The ferry/));
   await expect(page.locator('.rich-field')).toBeFocused();
   await page.keyboard.press('Control+A');
@@ -119,7 +119,7 @@ test('the whole path with the keyboard only', async ({ page }) => {
   await expect(page.getByText('left out', { exact: true })).toBeVisible();
   await press(page, button('New version'));
   await press(page, button('Make the version'));
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Core');
+  await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('Core');
   await tabTo(page, page.getByRole('group', { name: 'Question 1, short text', exact: true }));
   await type(page, page.getByLabel('Hint', { exact: true }), 'Look at the first line.');
   await page.keyboard.press('Tab');

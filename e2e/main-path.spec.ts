@@ -55,7 +55,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   // Two versions, made by editing in place.
   await page.getByRole('button', { name: 'New version' }).click();
   await page.getByRole('button', { name: 'Make the version' }).click();
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Supported');
+  await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('Supported');
   const text = page.locator('[data-block]').filter({ hasText: 'The hens scratch' });
   await rewrite(text, /^Text: The hens/, 'The hens walk in the yard all day. They look for seeds.');
   await expect(page.getByText('reworded', { exact: true })).toBeVisible();
@@ -73,7 +73,7 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await choose(page.getByLabel('Made on'), 'the master');
   await page.getByLabel('Name', { exact: true }).last().fill('Extended');
   await page.getByRole('button', { name: 'Make the version' }).click();
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Extended');
+  await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('Extended');
   await page.getByRole('group', { name: 'Question 3, number', exact: true }).focus();
   await choose(page.getByRole('button', { name: 'Add after this' }), 'Long text');
   await page.getByRole('textbox', { name: 'Question' }).fill('Why do hens scratch the ground? Explain.');
