@@ -203,6 +203,10 @@ describe('work that several do together, and places', () => {
       by: { 'rp-q3': 'l-jory' },
       members: [{ name: 'Kerra L.' }, { name: 'Jory S.' }],
     });
+    // Of what was emptied again nobody is named, and it counts for nobody.
+    const empty = copies().answered('h-survey', typed({ 'rp-q3': text('') })) as Copy;
+    const after = await sit('l-kerra', (w) => withCopy(empty)(inGroups(w)));
+    expect(after.of('h-survey')?.together?.by).toEqual({});
   });
 
   it('a sheet for notes beside it is the learner’s own, and no go begins by it', async () => {

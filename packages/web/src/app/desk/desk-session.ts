@@ -1,9 +1,11 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import {
+  answerIsEmpty,
   besideOf,
   type Comfort,
   comfortNow,
   copyIdOf,
+  type Go,
   type LearnerPackage,
   mayTakeBack,
   notesWritten,
@@ -157,7 +159,7 @@ export class DeskSession {
         before && beforeSheet
           ? packageOf(handOutId, { ...work, own: before.own }, beforeSheet, `${id}.${go}`)
           : packageOf(handOutId, work, sheet, `${id}.${go}`),
-      together: this.together(work, (earlier ?? last)?.by ?? {}),
+      together: this.together(work, earlier ?? last),
       overtaken: earlier || !last ? [] : besideOf(last),
       place: work.place,
       companions: work.companions,
@@ -192,8 +194,10 @@ export class DeskSession {
     };
   }
 
-  private together(work: Slipped, by: Readonly<Record<string, string>>): Together | null {
+  private together(work: Slipped, go: Go | undefined): Together | null {
     if (!work.shares) return null;
+    // What was emptied again nobody wrote.
+    const by = Object.fromEntries(Object.entries(go?.by ?? {}).filter(([item]) => !answerIsEmpty(go?.answers[item])));
     const me = this.learner();
     const others = work.mateIds.map((id, i) => ({ id, name: work.mates[i] ?? '' }));
     return { team: work.team, mates: work.mates, members: me && others.length ? [me, ...others] : [], by };
