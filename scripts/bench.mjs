@@ -1,4 +1,4 @@
-// npm run bench [core] [browser] [plan] [term] [keeping] [intake] [actions]: figures as ratios within one run; also in docs/bench.json. Without a
+// npm run bench [core] [browser] [plan] [term] [keeping] [intake] [actions] [judge]: figures as ratios within one run; also in docs/bench.json. Without a
 // name: core, browser and plan.
 import { build as bundle } from 'esbuild';
 import { execFileSync } from 'node:child_process';
@@ -13,7 +13,7 @@ import { benchTerm } from './bench-term.mjs';
 import { benchIntake } from './bench-intake.mjs';
 import { build, install, root } from './steps.mjs';
 
-const ALL = ['core', 'browser', 'plan', 'term', 'keeping', 'intake', 'actions'];
+const ALL = ['core', 'browser', 'plan', 'term', 'keeping', 'intake', 'actions', 'judge'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((w) => !ALL.includes(w));
 if (unknown.length) {
@@ -73,7 +73,13 @@ if (does('actions')) {
   build();
   rows.push(...(await benchActions()));
 }
-console.table(rows);
+// Folders of further cases may be named: CASES=folder npm run bench -- judge.
+if (does('judge'))
+  console.table(
+    JSON.parse((await run('judge', process.env.CASES ?? join(root, 'docs/cases'))).trimEnd().split('\n').at(-1)),
+  );
+if (rows.length) console.table(rows);
 // What was counted alone says nothing of the rest.
-if (wanted.join() !== 'actions') writeFileSync(join(root, 'docs/bench.json'), `${JSON.stringify(rows, null, 2)}\n`);
+if (rows.length && wanted.join() !== 'actions')
+  writeFileSync(join(root, 'docs/bench.json'), `${JSON.stringify(rows, null, 2)}\n`);
 rmSync(folder, { recursive: true });

@@ -107,9 +107,7 @@ export {
   type UpkeepReport,
   waits,
 } from './upkeep/upkeep';
-export { markItem, marksToRelease, markThatCounts } from './work/mark-item';
-export { plainWords } from './work/match-words';
-export { readNumber } from './work/read-number';
+export { plainWords } from './work/plain-words';
 export * from './keep/heads';
 export * from './keep/index-changes';
 export * from './keep/removed';

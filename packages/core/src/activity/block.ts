@@ -1,5 +1,6 @@
 import { z } from '../zod';
 import type { Answer, ItemMark } from '../work/answer';
+import type { Judge } from '../work/mark/judge';
 
 /** Names that every object answers to: as an id they would find what was never kept. */
 const NO_IDS = Object.getOwnPropertyNames(Object.prototype).join('|');
@@ -90,7 +91,10 @@ export interface ItemRules<B> {
   isEmpty(answer: Answer): boolean;
   /** The learner's answer as words, for the teacher. */
   answerWords(block: B, answer: Answer): string;
-  mark(block: B, answer: Answer): ItemMark;
+  /** Marks an answer in which something was given. What was typed is judged by the one it is passed. */
+  mark(block: B, answer: Answer, by: Judge): ItemMark;
+  /** Whether giving nothing is the right answer: then an empty one is the teacher's to judge. */
+  emptyIsKey?(block: B): boolean;
 }
 
 /** One block kind: everything the core has to know about it. */

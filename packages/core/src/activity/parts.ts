@@ -1,5 +1,6 @@
 import { z } from '../zod';
 import type { ItemMark } from '../work/answer';
+import type { Judged } from '../work/mark/judge';
 import { type Id, idSchema, type WordsField } from './block';
 import { fingerprint } from './fingerprint';
 
@@ -58,16 +59,82 @@ export const withListWords = <P extends { id: Id; text: string }>(
     ? list.map((p) => (`${name}:${p.id}` === field ? { ...p, text } : p))
     : list;
 
-/** Points for a share of what was asked. `wrong` ones take a share back each, where guessing must not pay. */
-export function shareMark(outOf: number, hits: number, of: number, what: string, wrong = 0): ItemMark {
+/** What a piece shows: two that show the same are the same, whichever of them was taken. */
+export const faceOf = (p: { readonly text: string; readonly assetId?: string | undefined }): string =>
+  JSON.stringify([p.text.trim(), p.assetId ?? '']);
+
+/** How many of the given pairs are among the right ones, each right one counted once. */
+export function pairHits(
+  right: readonly (readonly [string, string])[],
+  given: readonly (readonly [string, string])[],
+): number {
+  const left = right.map((pair) => JSON.stringify(pair));
+  return given.filter((pair) => {
+    const at = left.indexOf(JSON.stringify(pair));
+    if (at >= 0) left.splice(at, 1);
+    return at >= 0;
+  }).length;
+}
+
+/** What lies at each place that holds one piece only: two in one place are no answer. */
+export function aloneAt(placed: Readonly<Record<string, string>>): [piece: string, place: string][] {
+  const count = new Map<string, number>();
+  for (const place of Object.values(placed)) count.set(place, (count.get(place) ?? 0) + 1);
+  return Object.entries(placed).filter(([, place]) => count.get(place) === 1);
+}
+
+export interface Share {
+  readonly hits: number;
+  /** How many there are to get right. */
+  readonly of: number;
+  /** "pairs right" */
+  readonly what: string;
+  /** Wrong ones that take something back, where guessing must not pay. */
+  readonly wrong?: number;
+  /** How many hits each of them takes back: one where not given. */
+  readonly cost?: number;
+  /** Parts that only the teacher can judge, each in words. */
+  readonly open?: readonly string[];
+}
+
+/** Points for a share of what was asked. Where a part is the teacher's, so is the mark; what is certain counts already. */
+export function shareMark(outOf: number, { hits, of, what, wrong = 0, cost = 1, open = [] }: Share): ItemMark {
   if (of === 0) return noKey(outOf);
-  const share = Math.max(0, (hits - wrong) / of);
+  const share = Math.max(0, (hits - wrong * cost) / of);
   return {
-    verdict: share >= 1 ? 'right' : share > 0 ? 'partly' : 'not-yet',
+    verdict: open.length ? 'yours' : share >= 1 - 1e-9 ? 'right' : share > 1e-9 ? 'partly' : 'not-yet',
     points: Math.round(Math.min(1, share) * outOf * 100) / 100,
     outOf,
-    why: `${hits} of ${of} ${what}${wrong > 0 ? `, ${wrong} wrong` : ''}.`,
+    why: `${hits} of ${of} ${what}${wrong > 0 ? `, ${wrong} wrong` : ''}${open.length ? `; yours to judge: ${open.join(' ')}` : '.'}`,
   };
+}
+
+/** The mark of a single typed answer. */
+export const judgedMark = (outOf: number, { is, why }: Judged): ItemMark => ({
+  verdict: is === 'yours' ? 'yours' : is === 'different' ? 'not-yet' : 'right',
+  points: is === 'same' || is === 'close' ? outOf : 0,
+  outOf,
+  why,
+});
+
+/** Typed answers at several places, each with what is accepted there; a place without a key is the teacher's to judge. */
+export function placesMark(
+  outOf: number,
+  places: readonly { readonly key: readonly string[]; readonly given: string }[],
+  what: string,
+  judged: (given: string, key: readonly string[]) => Judged,
+): ItemMark {
+  const isKeyed = (key: readonly string[]) => key.some((k) => k.trim() !== '');
+  if (!places.some((p) => isKeyed(p.key))) return noKey(outOf);
+  let hits = 0;
+  const open: string[] = [];
+  for (const { key, given } of places) {
+    if (given.trim() === '') continue;
+    const j: Judged = isKeyed(key) ? judged(given, key) : { is: 'yours', why: `“${given.trim()}” has no key.` };
+    if (j.is === 'yours') open.push(j.why);
+    else if (j.is !== 'different') hits++;
+  }
+  return shareMark(outOf, { hits, of: places.length, what, open });
 }
 
 export const noKey = (outOf: number): ItemMark => ({ verdict: 'yours', points: 0, outOf, why: 'No key is set.' });

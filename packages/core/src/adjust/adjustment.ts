@@ -59,9 +59,13 @@ export interface Applied {
     /** Whether the basis has it, and this version itself leaves it out. */
     readonly leftOut?: boolean;
   }[];
-  /** Both sides changed the same thing, and the version's words stand until someone decides. */
-  readonly unsettled?: boolean;
+  /** Why it cannot be left at that: its words stand until someone decides. */
+  readonly unsettled?: string;
 }
+
+/** Both sides changed the same thing. */
+export const WAITS = 'Waits for a decision in upkeep.';
+export const OLD_NUMBERS = 'It may speak of numbers that are others here: look at its words.';
 
 const NONE: readonly never[] = [];
 export const nothing: Applied = { edits: NONE, missed: NONE };

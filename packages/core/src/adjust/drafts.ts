@@ -4,7 +4,7 @@ import { type Block, isChoice, isItem, type ItemBlock, keyIdsOf, keyWordsOf } fr
 import { plainTextOf } from '../activity/plain-text';
 import { fingerprint } from '../activity/fingerprint';
 import { sentencesIn } from '../measure/words';
-import { plainWords } from '../work/match-words';
+import { plainWords } from '../work/plain-words';
 import { chooseItems, itemsWithin } from './choose-items';
 import { choicesToLeaveOut, snapshotChoices } from './fewer-choices';
 import type { Flap } from './flap';

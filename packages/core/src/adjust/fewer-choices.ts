@@ -10,6 +10,7 @@ import {
   nothing,
   snippet,
   untouched,
+  WAITS,
   accommodation,
   modification,
 } from './adjustment';
@@ -58,7 +59,7 @@ export const fewerChoices: AdjustmentKind<FewerChoices> = {
     // A choice that has become the key since then stays until someone decides: a question without its answer is worse.
     const drop = a.leaveOut.filter((id) => !key.includes(id));
     const options = block.options.filter((o) => !drop.includes(o.id));
-    const unsettled = drop.length < a.leaveOut.length;
+    const unsettled = drop.length < a.leaveOut.length ? WAITS : undefined;
     if (options.length === block.options.length) return unsettled ? { ...nothing, unsettled } : nothing;
     return {
       edits: [{ edit: 'replace-block', before: block, block: { ...block, options } }],

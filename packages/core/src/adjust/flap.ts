@@ -10,10 +10,12 @@ import {
   ask,
   lostTarget,
   missed,
+  OLD_NUMBERS,
   snippet,
   untouched,
   replacing,
 } from './adjustment';
+import { followNumbers } from './follow-numbers';
 
 /** When a flap can be lifted: after any answer, after a few letters of one, or once it is submitted. */
 export const FLAP_AFTER = ['anything', 'few-letters', 'submitted'] as const;
@@ -50,7 +52,9 @@ export const flap: AdjustmentKind<Flap> = {
       letters: a.lifts === 'anything' ? 1 : Math.max(1, shortest),
       submitted: a.lifts === 'submitted',
     };
-    return replacing(block, { ...block, flap: a.text, flapAfter });
+    const { text, left } = followNumbers(a.text, sheet.basisBlock(a.target) ?? block, block);
+    const applied = replacing(block, { ...block, flap: text, flapAfter });
+    return left ? { ...applied, unsettled: OLD_NUMBERS } : applied;
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;

@@ -5,7 +5,7 @@ import { keyWordsOf } from '../activity/blocks';
 import { entriesSchema } from '../activity/blocks/vocabulary';
 import { isHard } from '../measure/hard';
 import { prose, withFieldsAsWords, wordsIn } from '../measure/words';
-import { plainWords } from '../work/match-words';
+import { plainWords } from '../work/plain-words';
 import { accommodation, adjustmentBase, type AdjustmentKind, type Applied, missed, modification } from './adjustment';
 import { placeShape, reviewPlace, standingPlace } from './insert-block';
 

@@ -8,12 +8,14 @@ import {
   type Applied,
   missed,
   nothing,
+  OLD_NUMBERS,
   snippet,
   untouched,
   accommodation,
   modification,
   replacing,
 } from './adjustment';
+import { followNumbers } from './follow-numbers';
 import { basisBlock, givesAway } from './judging';
 
 const schema = z.object({
@@ -51,8 +53,9 @@ export const hint: AdjustmentKind<Hint> = {
   apply(a, sheet): Applied {
     const block = sheet.block(a.target);
     if (!block || !isItem(block)) return missed(a.target, 'The question is no longer there.');
-    if (block.hint === a.text) return nothing;
-    return replacing(block, { ...block, hint: a.text });
+    const { text, left } = followNumbers(a.text, sheet.basisBlock(a.target) ?? block, block);
+    const applied = block.hint === text ? nothing : replacing(block, { ...block, hint: text });
+    return left ? { ...applied, unsettled: OLD_NUMBERS } : applied;
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;

@@ -1,7 +1,7 @@
 import { findBlock } from '../activity/activity';
 import type { Id } from '../activity/block';
 import { type Block, isItem, keyWordsOf } from '../activity/blocks';
-import { plainWords } from '../work/match-words';
+import { plainWords } from '../work/plain-words';
 import { accommodation, type Judged, type JudgeContext, modification } from './adjustment';
 
 export const basisBlock = (c: JudgeContext, id: Id): Block | undefined => findBlock(c.basis, id)?.block;

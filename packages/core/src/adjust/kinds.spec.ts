@@ -6,7 +6,7 @@ import { type Block, forLearner, isItem, type ItemBlock, keyWordsOf, type Learne
 import { type Family, latest } from '../activity/family';
 import { valueOf } from '../activity/formula';
 import { demoWorkspace } from '../demo/index';
-import { markItem } from '../work/mark-item';
+import { markItem } from '../work/mark/mark-item';
 import { chooseItems } from './choose-items';
 import { chunksOf } from './chunk';
 import { draftHint, proposeWrong } from './drafts';

@@ -14,10 +14,12 @@ import {
   missed,
   modification,
   nothing,
+  OLD_NUMBERS,
   snippet,
   untouched,
   replacing,
 } from './adjustment';
+import { followNumbers } from './follow-numbers';
 import { basisBlock } from './judging';
 
 const schema = z.object({
@@ -95,7 +97,15 @@ export const otherNumbers: AdjustmentKind<OtherNumbers> = {
     if (before?.kind !== 'number') return missed(a.target, 'The question is no longer there.');
     const block = drawNumbers(before, a.seed, a.ranges);
     if (typeof block === 'string') return missed(a.target, block);
-    return block.prompt === before.prompt ? nothing : replacing(before, block);
+    if (block.prompt === before.prompt) return nothing;
+    // What goes with the question goes with its numbers.
+    const [hint, flap] = [before.hint, before.flap].map((text) => (text ? followNumbers(text, before, block) : null));
+    const applied = replacing(before, {
+      ...block,
+      ...(hint ? { hint: hint.text } : {}),
+      ...(flap ? { flap: flap.text } : {}),
+    });
+    return hint?.left || flap?.left ? { ...applied, unsettled: OLD_NUMBERS } : applied;
   },
   describe(a, basis) {
     const b = findBlock(basis, a.target)?.block;

@@ -11,6 +11,7 @@ import {
   nothing,
   snippet,
   untouched,
+  WAITS,
   accommodation,
   modification,
   replacing,
@@ -104,9 +105,9 @@ export const reword: AdjustmentKind<Reword> = {
     const merge = merged(block, a, basis);
     // In conflict the version's own words stand, whole, until someone decides.
     const text = merge.clean ? merge.text : a.now;
-    if (text === basis) return merge.clean ? nothing : { ...nothing, unsettled: true };
+    if (text === basis) return merge.clean ? nothing : { ...nothing, unsettled: WAITS };
     const applied = replacing(block, withWords(block, a.field, text));
-    return merge.clean ? applied : { ...applied, unsettled: true };
+    return merge.clean ? applied : { ...applied, unsettled: WAITS };
   },
   describe(a, basis) {
     const block = findBlock(basis, a.target)?.block;

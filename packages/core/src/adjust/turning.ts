@@ -1,6 +1,8 @@
 import type { Id } from '../activity/block';
 import { fingerprint } from '../activity/fingerprint';
 import { byWords, shuffled } from '../activity/parts';
+import { plainWords } from '../work/plain-words';
+import { readQuantity } from '../work/mark/read-number';
 import { type Block, blockKinds, type ItemBlock, type ItemKindName, keyWordsOf } from '../activity/blocks';
 
 /** The ways to answer that an item can be turned into. */
@@ -44,6 +46,8 @@ const same = (b: ItemBlock) => ({
 
 /** The one right answer with others that count too, for items that have such; the first is shown as the choice. */
 function oneAnswer(b: ItemBlock): readonly string[] {
+  // The number alone is an answer as well.
+  if (b.kind === 'number' && b.key !== null && b.unit) return [...keyWordsOf(b), String(b.key)];
   if (b.kind === 'single-choice' || b.kind === 'short-text' || b.kind === 'number') return keyWordsOf(b);
   if (b.kind === 'long-text' && b.key.trim() && b.key.length <= 60) return [b.key.trim()];
   return [];
@@ -105,19 +109,22 @@ export function turned(b: ItemBlock, to: AnswerWay, wrong: readonly string[] = [
   switch (to) {
     case 'short-text':
       return one.length
-        ? { ...base, kind: 'short-text', key: [...one], spellingTolerant: true }
+        ? // A slip in a figure is another number.
+          { ...base, kind: 'short-text', key: [...one], spellingTolerant: !one.some((k) => /\d/.test(k)) }
         : noOne('be typed in a few words');
     case 'number': {
-      const key = one.length ? Number((one[0] ?? '').replace(',', '.').replace(/[^\d.+-]/g, '')) : NaN;
-      const unit = (one[0] ?? '').replace(/^[\s\d.,+-]+/, '').trim();
-      return one.length && /\d/.test(one[0] ?? '') && Number.isFinite(key)
-        ? { ...base, kind: 'number', key, tolerance: 0, unit: unit.slice(0, 30) }
+      const read = readQuantity(one[0] ?? '');
+      return read
+        ? { ...base, kind: 'number', key: read.value, tolerance: 0, unit: read.unit.slice(0, 30) }
         : 'Its key is no number.';
     }
     case 'single-choice': {
       const [right] = one;
       if (right === undefined) return noOne('be chosen');
-      const others = [...new Set([...wrong, ...wrongIn(b)].map((w) => w.trim()))].filter((w) => w && !one.includes(w));
+      const accepted = new Set(one.map(plainWords));
+      const others = [...new Map([...wrong, ...wrongIn(b)].map((w) => [plainWords(w), w.trim()])).entries()]
+        .filter(([plain]) => plain !== '' && !accepted.has(plain))
+        .map(([, w]) => w);
       if (others.length === 0) return 'A choice needs at least one wrong answer: write some.';
       const idOf = idsBy(b.id, 'choice');
       const options = [right, ...others].map((text) => ({ id: idOf(text), text }));

@@ -2,7 +2,7 @@ import { z } from '../zod';
 import type { Page } from '../activity/activity';
 import { type Id, idSchema } from '../activity/block';
 import { isItem, keyWordsOf } from '../activity/blocks';
-import { plainWords } from '../work/match-words';
+import { plainWords } from '../work/plain-words';
 import { adjustmentBase, type AdjustmentKind, type Applied, missed, accommodation, modification } from './adjustment';
 import { placeShape, reviewPlace, standingPlace } from './insert-block';
 

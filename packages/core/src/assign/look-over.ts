@@ -5,7 +5,7 @@ import { plainRich } from '../activity/rich';
 import { derive } from '../derive/derive';
 import { audienceOfHeading } from '../intake/teacher-label';
 import { calledNames, namesIn } from '../learners/names';
-import { plainWords } from '../work/match-words';
+import { plainWords } from '../work/plain-words';
 import type { People } from '../learners/people';
 import { linesNow } from './rules';
 import type { HandOut } from './hand-out';

@@ -5,7 +5,7 @@ import type { FrozenById } from '../assign/frozen';
 import { frozenFor, type HandOut } from '../assign/hand-out';
 import type { Answer } from '../work/answer';
 import { type Copy, copyIdOf, emptyResponse, type Marking } from '../work/copy';
-import { marksToRelease } from '../work/mark-item';
+import { marksToRelease } from '../work/mark/mark-item';
 import type { Clock } from './build';
 
 /** "c:2" chooses option 2, "c:1,3" two of them; anything else is typed. */

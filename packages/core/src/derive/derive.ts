@@ -189,7 +189,7 @@ class Applied implements Derived {
       if (gone && (gone.leftOut || sheet.isLeftOut(gone.target)))
         return { ...base, status: 'off', why: 'What it is about is left out here.' };
       if (gone) return { ...base, status: 'skipped', why: gone.why };
-      if (applied.unsettled) return { ...base, status: 'unsettled', why: 'Waits for a decision in upkeep.' };
+      if (applied.unsettled) return { ...base, status: 'unsettled', why: applied.unsettled };
       return { ...base, status: 'applied', why: '' };
     });
     this.traced = {

@@ -152,7 +152,7 @@ export function answerSheet(rule: AnswerSheetRule, newId: () => Id): Block[] {
   return Array.from({ length: rule.count }, (_, i): Block => {
     const base = { ...freshItem(newId()), prompt: `Question ${i + 1}` };
     const key = keys[i] ?? [];
-    if (rule.kind === 'short') return { ...base, kind: 'short-text', key: [...key], spellingTolerant: true };
+    if (rule.kind === 'short') return { ...base, kind: 'short-text', key: [...key], spellingTolerant: false };
     const options = letters.map((text) => ({ id: newId(), text }));
     return {
       ...base,

@@ -3,9 +3,9 @@ import { type Block, type ItemBlock, keyWordsOf } from '../activity/blocks';
 import { type Rect, rectSchema } from '../activity/parts';
 import type { Making } from '../making';
 import { partsAt } from '../spaces';
-import { readNumber } from '../work/read-number';
+import { readQuantity } from '../work/mark/read-number';
 import { text } from './content-of';
-import { withoutQuestion } from './keys';
+import { acceptedIn, withoutQuestion } from './keys';
 import { BLANK, type Marked, numberWords } from './marks';
 import { meant } from './meant';
 import { counted } from '../counted';
@@ -173,7 +173,7 @@ function itemOf(d: Draft, key: string | undefined, m: Making): Made {
       gaps,
       mode: 'typed',
       extra: [],
-      spellingTolerant: true,
+      spellingTolerant: false,
     };
     return key !== undefined && !fits
       ? {
@@ -206,7 +206,7 @@ function itemOf(d: Draft, key: string | undefined, m: Making): Made {
     };
   const number =
     key === undefined ? null : /^([-+]?[\d\s.,/]+)((?:\p{L}|[%°€£$])(?:(?!\s\/\s|;|\sor\s).)*)?$/u.exec(key);
-  const value = number && readNumber((number[1] ?? '').trim(), '');
+  const value = number && readQuantity((number[1] ?? '').trim())?.value;
   if (number && value !== null && value !== undefined)
     return {
       block: {
@@ -221,10 +221,10 @@ function itemOf(d: Draft, key: string | undefined, m: Making): Made {
     };
   if (!first && d.lines === 0 && !d.box && key === undefined)
     return { block: { ...base, prompt, kind: 'long-text', key: '', lines: 3 } };
-  const accepted = partsAt(key ?? '', /\s\/\s|(?<=\p{L})\/(?=\p{L})|;|\bor\b|\bou\b|\boder\b/u).map((k) =>
-    m.fit(k, 300),
-  );
-  return { block: { ...base, prompt, kind: 'short-text', key: accepted, spellingTolerant: true } };
+  const accepted = partsAt(key ?? '', /\bor\b|\bou\b|\boder\b/u)
+    .flatMap(acceptedIn)
+    .map((k) => m.fit(k, 300));
+  return { block: { ...base, prompt, kind: 'short-text', key: accepted, spellingTolerant: false } };
 }
 
 const DRAW =

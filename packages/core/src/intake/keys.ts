@@ -88,6 +88,29 @@ export function entriesInTable(rows: readonly (readonly string[])[]): KeyEntry[]
   });
 }
 
+/** Least letters of a word that a stroke parts from another: "crab/lobster" are two, "km/h" and "he/she" one. */
+const LEAST_PARTED = 3;
+const PER = /^(?:hour|minute|second|day|week|year|lit(?:re|er)|met(?:re|er))s?$/i;
+
+/** Parts at strokes that stand between two words, or have room about them: not those of "1/2", "km/h" and "miles/hour". */
+function atStrokes(words: string): string[] {
+  const out: string[] = [];
+  for (const [i, part] of words.split('/').entries()) {
+    const before = out.at(-1);
+    const isApart = before !== undefined && /\s$/.test(before) && /^\s/.test(part);
+    const ending = before?.match(/\p{L}+/gu)?.at(-1) ?? '';
+    const last = before?.endsWith(ending) ? ending : '';
+    const first = /^\p{L}*/u.exec(part)?.[0] ?? '';
+    const isWords = Math.min(last.length, first.length) >= LEAST_PARTED && !PER.test(first);
+    if (i === 0 || isApart || isWords) out.push(part);
+    else out[out.length - 1] = `${before}/${part}`;
+  }
+  return out.map((p) => p.trim()).filter(Boolean);
+}
+
+/** The accepted answers that a key names in one line. */
+export const acceptedIn = (key: string): string[] => partsAt(key, /[|;]/).flatMap(atStrokes);
+
 /** Words parted by commas; by strokes where there are none. */
 export function listed(line: string): string[] {
   const parts = partsAt(line, /[,;]/);

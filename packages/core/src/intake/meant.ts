@@ -1,5 +1,5 @@
 import { partsAt, trimOf } from '../spaces';
-import { plainWords } from '../work/match-words';
+import { plainWords } from '../work/plain-words';
 
 /** The letters a key names, in capitals: "B", "b)", "A and C", "AC"; empty where it is no such list. */
 function lettersOf(key: string): string[] {

@@ -4,8 +4,9 @@ import { type BadLine } from '../formats/csv-lines';
 import { type CsvLine, csvLines } from '../formats/csv-lines';
 import { Problem } from '../formats/problem';
 import { partsAt } from '../spaces';
-import { plainWords } from '../work/match-words';
-import { readNumber } from '../work/read-number';
+import { plainWords } from '../work/plain-words';
+import { readQuantity } from '../work/mark/read-number';
+import { acceptedIn } from './keys';
 
 /** What a column of a question list can hold. */
 export const QUESTION_FIELDS = [
@@ -180,10 +181,11 @@ function blockOf(
   if (kind === 'long')
     return { block: { ...base, kind: 'long-text', demand: 'explain', points: 3, key: key.slice(0, 4000), lines: 4 } };
   if (kind === 'number') {
-    const value = key === '' ? null : readNumber(key, '');
-    if (key !== '' && value === null) return { why: `The key “${key}” is not a number.` };
-    return { block: { ...base, kind: 'number', demand: 'apply', key: value, tolerance: 0, unit: '' } };
+    const read = readQuantity(key);
+    if (key !== '' && !read) return { why: `The key “${key}” is not a number.` };
+    const unit = (read?.unit ?? '').slice(0, 30);
+    return { block: { ...base, kind: 'number', demand: 'apply', key: read?.value ?? null, tolerance: 0, unit } };
   }
-  const accepted = partsAt(key, /[|;/]/).map((k) => k.slice(0, 300));
-  return { block: { ...base, kind: 'short-text', key: accepted, spellingTolerant: true } };
+  const accepted = acceptedIn(key).map((k) => k.slice(0, 300));
+  return { block: { ...base, kind: 'short-text', key: accepted, spellingTolerant: false } };
 }

@@ -54,7 +54,7 @@ export function tableToFill(
     points: 2,
     columns: Array.from({ length: width }, (_, i) => ({ id: m.newId(), text: m.fit(head[i] ?? '', 300) })),
     rows: m.first(rest, 60, 'rows').map((r) => ({ id: m.newId(), cells: cells(r) })),
-    spellingTolerant: true,
+    spellingTolerant: false,
   };
   const made = contentBlock({ kind: 'table', rows }, m);
   return {

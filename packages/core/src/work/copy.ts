@@ -2,6 +2,7 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { usedSchema } from '../learners/comfort';
 import { answerIsEmpty, answerSchema, emptied, verdictSchema } from './answer';
+import { liftedSchema } from './lifted';
 import { journalSchema, overtakenSchema, type Pen, recorded, stepped, type Written } from './journal';
 
 /** What was written and put aside for a fresh start: nothing of it is lost. */
@@ -31,6 +32,8 @@ export const goSchema = z.object({
     .array(putAsideSchema)
     .max(50 * MOST_ASIDE)
     .optional(),
+  /** Flaps that were lifted, by item. */
+  lifted: z.record(z.string(), liftedSchema).optional(),
   /** The teacher submitted it for the learner. */
   submittedFor: z.boolean().optional(),
 });

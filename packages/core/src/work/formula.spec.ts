@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { shortText } from '../activity/blocks/short-text';
 import { formulaSource, onOneLine, plainFormula, shaped } from './formula';
-import { markItem } from './mark-item';
-import { readNumber } from './read-number';
+import { markItem } from './mark/mark-item';
+import { judgeNumber } from './mark/judge-number';
+import { readNumber } from './mark/read-number';
 
 describe('a formula', () => {
   it.each([
@@ -62,7 +63,7 @@ describe('a formula', () => {
     const item = { ...shortText.fresh('q', () => 'x'), key: ['x² + 1'], signs: true };
     const mark = (text: string, signs = true) => markItem({ ...item, signs }, { kind: 'text', text }).verdict;
     expect([mark('x^2+1'), mark('x2+1'), mark('x^2+1', false)]).toEqual(['right', 'not-yet', 'not-yet']);
-    expect(['½', '2½', '−¾', '1 ½', '3/4'].map((t) => readNumber(t, ''))).toEqual([0.5, 2.5, -0.75, 1.5, 0.75]);
-    expect(readNumber('12 m²', 'm²')).toBe(12);
+    expect(['½', '2½', '−¾', '1 ½', '3/4'].map((t) => readNumber(t))).toEqual([0.5, 2.5, -0.75, 1.5, 0.75]);
+    expect(judgeNumber('12 m²', { prompt: '', key: 12, tolerance: 0, unit: 'm²' }).is).toBe('same');
   });
 });

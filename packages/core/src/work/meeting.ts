@@ -15,6 +15,7 @@ import {
   withPlaces,
   type Written,
 } from './journal';
+import { joinedLifted } from './lifted';
 
 /** Before anything was numbered. Everybody knows of it. */
 const FIRST: Entry = { n: 0, from: '' };
@@ -145,14 +146,16 @@ export function joined(one: Written, other: Written, at: string, base?: Written)
 
 /** Two states of one go together: the answers, whether it is submitted, and what is put aside, each by its entries. */
 export function joinedGoes(one: Go, other: Go, at: string, base?: Go): Go {
-  const { submittedAt: _, submittedFor: __, aside: ___, by: _b, earlier: _e, journal: _j, ...rest } = one;
+  const { submittedAt: _, submittedFor: __, aside: ___, by: _b, earlier: _e, journal: _j, lifted: _l, ...rest } = one;
   const aside = joinedAside([one, other], base?.aside ?? []);
+  const lifted = joinedLifted(one.lifted, other.lifted);
   return {
     ...rest,
     startedAt: one.startedAt < other.startedAt ? one.startedAt : other.startedAt,
     ...submissionOf([one, other], base),
     ...joined(one, other, at, base),
     ...(aside.length ? { aside } : {}),
+    ...(Object.keys(lifted).length ? { lifted } : {}),
   };
 }
 

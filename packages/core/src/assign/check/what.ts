@@ -13,6 +13,7 @@ import { asSentence } from '../../spaces';
 import { pendingUpkeep } from '../../upkeep/resolve';
 import { waits } from '../../upkeep/upkeep';
 import { waysToGive } from '../ways';
+import { checkContent } from './content';
 import { type CheckContext, type Finding, finding, named } from './finding';
 import { counted } from '../../counted';
 
@@ -118,6 +119,7 @@ export function checkWhat({ handOut, family, people, audience, now }: CheckConte
           of,
         ),
       );
+    out.push(...checkContent(family, versionId, name, learners));
     const asked = personalFieldsIn(content, [...defined]);
     if (asked.length === 0) continue;
     const fills = (versionId === null ? [] : chainOf(family, versionId)).flatMap((v) => v.adjustments).filter(isFill);

@@ -91,6 +91,11 @@ import { many } from '../platform/many';
               >Optional: a recipe may leave it out</lv-check
             >
             @if (item.kind === 'number') {
+              @if (item.unit) {
+                <lv-check [on]="item.otherUnits ?? false" (turned)="set(item, { otherUnits: $event || undefined })"
+                  >The same amount in another unit counts</lv-check
+                >
+              }
               <lv-number-rules
                 [block]="item"
                 (changed)="view.changeBlock(item.id, $event, 'numbers that may be others')"
@@ -270,7 +275,9 @@ export class MasterPanel {
 
   protected set(
     item: ItemBlock,
-    patch: { [K in 'objectiveId' | 'hint' | 'optional' | 'points' | 'signs' | 'spellingTolerant']?: unknown },
+    patch: {
+      [K in 'objectiveId' | 'hint' | 'optional' | 'points' | 'signs' | 'spellingTolerant' | 'otherUnits']?: unknown;
+    },
   ): void {
     this.view.changeBlock(
       item.id,

@@ -12,6 +12,7 @@ import {
   openGo,
   recorded,
   type Slipped,
+  withLifted,
   withNotes,
   type Written,
 } from '@lorvet/core/desk';
@@ -112,6 +113,16 @@ export class DeskCopies {
   /** The copy with a try that was put aside back in its place; what stands there is put aside instead. */
   broughtBack(handOutId: string, asideId: string): Copy | undefined {
     return this.withOpenGo(handOutId, (go, pen) => broughtBack(go, asideId, pen));
+  }
+
+  /** The copy with a flap lifted in its last go, and the answer as it was then; undefined where that is told already. */
+  lifted(handOutId: string, item: string): Copy | undefined {
+    const work = this.session.slipped(handOutId);
+    const before = this.kept(handOutId);
+    const last = before?.goes.at(-1);
+    if (!work || !before || !last) return undefined;
+    const go = withLifted(last, item, this.clock.iso());
+    return go === last ? undefined : this.copy(handOutId, work, [...before.goes.filter((g) => g !== last), go]);
   }
 
   /** The copy with its last go not submitted any more, where that may still be. */

@@ -4,13 +4,13 @@ import {
   asSubmitted,
   copyIdOf,
   emptyResponse,
-  marksToRelease,
   MOST_NOTES,
   type Go,
   type HandOut,
   type ItemBlock,
   type Response,
 } from '@lorvet/core';
+import { marksToRelease } from '@lorvet/core/marking';
 import { Clock } from '../platform/clock';
 import type { KeptAsset } from '../platform/storage/kept-asset';
 import { BenchActions, MarkingActions } from '../store/actions';
@@ -43,6 +43,8 @@ export class Answering {
   }
 
   setPoints(item: ItemBlock, points: number): void {
+    // Points out of none say nothing of the answer.
+    if (item.points === 0) return;
     const p = Math.max(0, Math.min(item.points, Number.isFinite(points) ? points : 0));
     this.mark(item, p >= item.points ? 'right' : p > 0 ? 'partly' : 'not-yet', p);
   }

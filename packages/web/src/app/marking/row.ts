@@ -11,12 +11,12 @@ import {
   isItem,
   type ItemBlock,
   type Marking,
-  markThatCounts,
   questionNumbers,
   type Response,
   responseTo,
   type Verdict,
 } from '@lorvet/core';
+import { markThatCounts } from '@lorvet/core/marking';
 
 /** One answer of the grid. */
 export interface Cell {

@@ -14,15 +14,16 @@ import {
   keyWordsOf,
   type Lineage,
   lineageOf,
-  markThatCounts,
   questionNumbers,
   sharedName,
   snippet,
   whereUsed,
   worksOf,
 } from '@lorvet/core';
+import { liftedBefore, markThatCounts } from '@lorvet/core/marking';
 import { Clock } from '../platform/clock';
 import { Parts } from '../store/parts';
+import { whenIn } from '../ui/when';
 import { wantWork } from '../store/wants';
 import { WorkspaceStore } from '../store/workspace';
 import { type Row, Rows } from './row';
@@ -31,6 +32,15 @@ import { type Row, Rows } from './row';
 function tellingWord(words: string): string {
   const all = (words.toLowerCase().match(/\p{L}+/gu) ?? []).filter((w) => w.length <= 9);
   return all.reduce((best, w) => (w.length > best.length ? w : best), '');
+}
+
+/** What is said of a flap that was lifted: the answer as it was then, where it is another now. */
+function liftedSaid(lifted: ReturnType<typeof liftedBefore>, words: (a: Answer) => string): string {
+  if (!lifted) return '';
+  const when = `The flap was lifted on ${whenIn(lifted.at)}`;
+  if (lifted.is === 'before an answer') return `${when}, before this answer was given.`;
+  if (lifted.is === 'as before') return `${when}, after this answer; it was not changed since.`;
+  return `${when}, and the answer was changed after. Then it was: ${lifted.was ? words(lifted.was) : ''}`;
 }
 
 const SEEN: ReadonlySet<string> = new Set([
@@ -184,6 +194,7 @@ export class WorkTable {
       words: answer ? itemRules(item).answerWords(item, answer) : '',
       key: keyWordsOf(item).join(' / '),
       before,
+      lifted: row.go ? liftedSaid(liftedBefore(row.go, item.id), words) : '',
       comment: row.response?.comments[item.id] ?? '',
     };
   }

@@ -1,6 +1,5 @@
 import { z } from '../../../zod';
 import { valuesOf } from '../../../work/answer';
-import { matchWords } from '../../../work/match-words';
 import {
   type BlockKind,
   freshItem,
@@ -12,7 +11,7 @@ import {
   learnerItemBase,
   withItemWords,
 } from '../../block';
-import { shareMark } from '../../parts';
+import { placesMark } from '../../parts';
 
 const gapSchema = z.object({
   id: idSchema,
@@ -82,7 +81,7 @@ export const gapsBlock: BlockKind<Gaps, z.infer<typeof learnerSchema>> = {
     gaps: [],
     mode: 'typed',
     extra: [],
-    spellingTolerant: true,
+    spellingTolerant: false,
   }),
   words: (b) => [...itemWords(b), { field: 'text', label: 'Text with gaps', text: b.text }],
   withWords: (b, field, text) => (field === 'text' ? { ...b, text } : withItemWords(b, field, text)),
@@ -105,11 +104,10 @@ export const gapsBlock: BlockKind<Gaps, z.infer<typeof learnerSchema>> = {
       gapParts(b.text, b.gaps)
         .map((p) => ('text' in p ? p.text : `[${valuesOf(a)[p.gap] || '…'}]`))
         .join(''),
-    mark: (b, a) => {
-      const keyed = inText(b).filter((g) => g.key.some((k) => k.trim() !== ''));
-      const tolerant = b.spellingTolerant && b.mode === 'typed';
-      const hits = keyed.filter((g) => matchWords(valuesOf(a)[g.id] ?? '', g.key, tolerant) !== 'different').length;
-      return shareMark(b.points, hits, keyed.length, 'gaps right');
+    mark: (b, a, by) => {
+      const how = b.mode !== 'typed' ? 'listed' : b.spellingTolerant ? 'tolerant' : 'exact';
+      const places = inText(b).map((g) => ({ key: g.key, given: valuesOf(a)[g.id] ?? '' }));
+      return placesMark(b.points, places, 'gaps right', (given, key) => by.words(given, key, how));
     },
   },
 };

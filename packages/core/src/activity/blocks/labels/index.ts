@@ -10,7 +10,18 @@ import {
   learnerItemBase,
   withItemWords,
 } from '../../block';
-import { assetIdSchema, byWords, listWords, pieceSchema, plainPiece, shareMark, withListWords } from '../../parts';
+import {
+  aloneAt,
+  assetIdSchema,
+  byWords,
+  faceOf,
+  listWords,
+  pairHits,
+  pieceSchema,
+  plainPiece,
+  shareMark,
+  withListWords,
+} from '../../parts';
 
 const at = { x: z.number().min(0).max(100), y: z.number().min(0).max(100) };
 const picture = { assetId: assetIdSchema, alt: z.string().max(1000) };
@@ -70,12 +81,13 @@ export const labels: BlockKind<Labels, z.infer<typeof learnerSchema>> = {
       const given = new Map(Object.entries(placedOf(a)).map(([label, spot]) => [spot, label]));
       return b.spots.map((s, i) => `${i + 1}: ${words.get(given.get(s.id) ?? '') ?? '…'}`).join('; ');
     },
-    mark: (b, a) =>
-      shareMark(
-        b.points,
-        b.spots.filter((s) => placedOf(a)[s.label.id] === s.id).length,
-        b.spots.length,
-        'labels right',
-      ),
+    mark: (b, a) => {
+      const faces = new Map([...b.spots.map((s) => s.label), ...b.extra].map((l) => [l.id, faceOf(l)]));
+      const hits = pairHits(
+        b.spots.map((s) => [faceOf(s.label), s.id]),
+        aloneAt(placedOf(a)).map(([label, spot]) => [faces.get(label) ?? label, spot]),
+      );
+      return shareMark(b.points, { hits, of: b.spots.length, what: 'labels right' });
+    },
   },
 };

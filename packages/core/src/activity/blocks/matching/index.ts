@@ -11,9 +11,12 @@ import {
   withItemWords,
 } from '../../block';
 import {
+  aloneAt,
   assetIdSchema,
   byWords,
+  faceOf,
   listWords,
+  pairHits,
   pieceAssets,
   pieceSchema,
   plainPiece,
@@ -86,12 +89,16 @@ export const matching: BlockKind<Matching, z.infer<typeof learnerSchema>> = {
       const at = new Map(Object.entries(placedOf(a)).map(([piece, place]) => [place, piece]));
       return b.pairs.map((p) => `${p.text} – ${right.get(at.get(p.id) ?? '') ?? '…'}`).join('; ');
     },
-    mark: (b, a) =>
-      shareMark(
-        b.points,
-        b.pairs.filter((p) => placedOf(a)[p.match.id] === p.id).length,
-        b.pairs.length,
-        'pairs right',
-      ),
+    // Halves and labels that show the same are the same; a label with more than one half has none.
+    mark: (b, a) => {
+      const left = new Map(b.pairs.map((p) => [p.id, faceOf(p)]));
+      const right = new Map([...b.pairs.map((p) => p.match), ...b.extra].map((p) => [p.id, faceOf(p)]));
+      const given = aloneAt(placedOf(a)).map(([half, at]) => [left.get(at) ?? at, right.get(half) ?? half] as const);
+      const hits = pairHits(
+        b.pairs.map((p) => [faceOf(p), faceOf(p.match)]),
+        given,
+      );
+      return shareMark(b.points, { hits, of: b.pairs.length, what: 'pairs right' });
+    },
   },
 };

@@ -10,7 +10,7 @@ import {
   optionSchema,
   withItemWords,
 } from '../../block';
-import { pieceAssets, plainPiece } from '../../parts';
+import { pieceAssets, plainPiece, shareMark } from '../../parts';
 import { choiceOptions, optionTexts, optionWords, withOptionWords } from '../choice';
 
 const schema = z.object({
@@ -64,21 +64,21 @@ export const multipleChoice: BlockKind<MultipleChoice, z.infer<typeof learnerSch
     keyWords: (b) => optionTexts(b.options, b.key),
     isEmpty: (a) => chosenOf(a).length === 0,
     answerWords: (b, a) => optionTexts(b.options, chosenOf(a)).join(', '),
+    // On sets: each right choice earns its share, each wrong one takes as much back, or more where there are fewer wrong
+    // ones than right, so that ticking everything earns nothing.
     mark: (b, a) => {
-      const here = new Set(b.options.map((o) => o.id));
-      const key = b.key.filter((id) => here.has(id));
-      if (key.length === 0) return { verdict: 'yours', points: 0, outOf: b.points, why: 'No key is set.' };
-      const chosen = chosenOf(a);
-      const hits = chosen.filter((id) => key.includes(id)).length;
-      const misses = chosen.length - hits;
-      // Each right choice earns its share, each wrong one takes a share back: ticking everything earns nothing extra.
-      const share = Math.max(0, (hits - misses) / key.length);
-      return {
-        verdict: share === 1 ? 'right' : share > 0 ? 'partly' : 'not-yet',
-        points: Math.round(share * b.points * 100) / 100,
-        outOf: b.points,
-        why: `${hits} of ${key.length} right choices${misses > 0 ? `, ${misses} wrong` : ''}.`,
-      };
+      const isKey = new Map(b.options.map((o) => [o.id, b.key.includes(o.id)]));
+      const of = [...isKey.values()].filter(Boolean).length;
+      const chosen = [...new Set(chosenOf(a))].filter((id) => isKey.has(id));
+      const hits = chosen.filter((id) => isKey.get(id)).length;
+      const wrongOnes = Math.max(1, isKey.size - of);
+      return shareMark(b.points, {
+        hits,
+        of,
+        what: 'right choices',
+        wrong: chosen.length - hits,
+        cost: of / Math.min(of, wrongOnes),
+      });
     },
   },
 };

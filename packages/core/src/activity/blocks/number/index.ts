@@ -1,7 +1,7 @@
 import { z } from '../../../zod';
 import { textOf } from '../../../work/answer';
-import { readNumber } from '../../../work/read-number';
 import { type BlockKind, itemBase, itemWords, learnerItem, learnerItemBase, withItemWords } from '../../block';
+import { judgedMark, noKey } from '../../parts';
 
 const givenSchema = z.object({
   name: z.string().regex(/^[a-z][a-z0-9]{0,11}$/),
@@ -19,6 +19,8 @@ const schema = z.object({
   /** How far from the key still counts, in the item's unit. */
   tolerance: z.number().min(0).default(0),
   unit: z.string().max(30).default(''),
+  /** Whether the same amount in another unit of the same quantity counts: 30 mm for 3 cm. */
+  otherUnits: z.boolean().optional(),
   /** Numbers of the question that may be others, each with the range it is drawn from. */
   given: z.array(givenSchema).max(12).optional(),
   /** The key from the names of `given`: "a * b - 2". */
@@ -58,24 +60,7 @@ export const numberBlock: BlockKind<NumberBlock, z.infer<typeof learnerSchema>> 
     keyWords: (b) => (b.key === null ? [] : [`${b.key}${b.unit ? ` ${b.unit}` : ''}`]),
     isEmpty: (a) => textOf(a).trim() === '',
     answerWords: (_, a) => textOf(a),
-    mark: (b, a) => {
-      if (b.key === null) return { verdict: 'yours', points: 0, outOf: b.points, why: 'No key is set.' };
-      const given = readNumber(textOf(a), b.unit);
-      if (given === null)
-        return { verdict: 'not-yet', points: 0, outOf: b.points, why: 'This could not be read as a number.' };
-      const away = Math.abs(given - b.key);
-      // A millionth of slack, since 0.1 + 0.2 is not 0.3 in binary.
-      const right = away <= b.tolerance + 1e-6;
-      return {
-        verdict: right ? 'right' : 'not-yet',
-        points: right ? b.points : 0,
-        outOf: b.points,
-        why: right
-          ? away > 1e-6
-            ? 'Within the tolerance.'
-            : 'The right number.'
-          : `Off by ${Number(away.toFixed(4))}.`,
-      };
-    },
+    mark: (b, a, by) =>
+      b.key === null ? noKey(b.points) : judgedMark(b.points, by.number(textOf(a), { ...b, key: b.key })),
   },
 };

@@ -10,6 +10,7 @@ import {
   withItemWords,
 } from '../../block';
 import {
+  faceOf,
   listWords,
   noKey,
   pieceAssets,
@@ -19,6 +20,7 @@ import {
   shuffled,
   withListWords,
 } from '../../parts';
+import { longestRun, runByChance } from './run';
 
 const schema = z.object({
   ...itemBase,
@@ -56,14 +58,21 @@ export const ordering: BlockKind<Ordering, z.infer<typeof learnerSchema>> = {
         .map((id) => b.entries.find((e) => e.id === id)?.text ?? '')
         .filter(Boolean)
         .join(' → '),
-    // By neighbours: each entry that comes somewhere before the next one of the right order counts, so that one entry
-    // in a wrong place does not cost all those behind it.
+    // By the longest run that rises as the right order does, against what chance gives: one entry in a wrong place does not
+    // cost all those behind it, and any order at all earns nothing on the whole.
     mark: (b, a) => {
-      if (b.entries.length < 2) return noKey(b.points);
-      const at = new Map(chosenOf(a).map((id, i) => [id, i]));
-      const steps = b.entries.slice(1).map((e, i) => [at.get(b.entries[i]?.id ?? ''), at.get(e.id)] as const);
-      const hits = steps.filter(([x, y]) => x !== undefined && y !== undefined && x < y).length;
-      return shareMark(b.points, hits, steps.length, 'neighbours in order');
+      const n = b.entries.length;
+      if (n < 2) return noKey(b.points);
+      const faces = b.entries.map(faceOf);
+      const of = new Map(b.entries.map((e) => [e.id, faceOf(e)]));
+      const run = longestRun(
+        faces,
+        [...new Set(chosenOf(a))].flatMap((id) => of.get(id) ?? []),
+      );
+      const chance = runByChance(faces);
+      if (chance >= n) return noKey(b.points);
+      const mark = shareMark(b.points, { hits: Math.max(0, run - chance), of: n - chance, what: '' });
+      return { ...mark, why: `${run} of ${n} in order${run < n ? `; by chance it is ${chance.toFixed(1)}` : ''}.` };
     },
   },
 };

@@ -1,5 +1,5 @@
 import { z } from '../../../zod';
-import { chosenOf, placedOf } from '../../../work/answer';
+import { type Answer, chosenOf, placedOf } from '../../../work/answer';
 import {
   type BlockKind,
   freshItem,
@@ -11,10 +11,13 @@ import {
   withItemWords,
 } from '../../block';
 import {
+  aloneAt,
   assetIdSchema,
   byWords,
+  faceOf,
   listWords,
   noKey,
+  pairHits,
   pieceAssets,
   pieceSchema,
   plainPiece,
@@ -66,6 +69,10 @@ const learnerSchema = z.object({
   board: boardSchema,
   pieces: z.array(pieceSchema),
 });
+
+/** What is chosen where a learner says that no counter lies there: an untouched frame says nothing. */
+export const NO_COUNTERS = 'none';
+const countersIn = (a: Answer): number => chosenOf(a).filter((id) => id !== NO_COUNTERS).length;
 
 /** A place a piece can go to; `many` where several may lie together. */
 export interface PiecePlace {
@@ -143,14 +150,15 @@ export const piecesBlock: BlockKind<Pieces, z.infer<typeof learnerSchema>> = {
     },
     isEmpty: (a) => Object.keys(placedOf(a)).length === 0 && chosenOf(a).length === 0,
     answerWords: (b, a) => {
-      if (b.board.on === 'frames') return `${chosenOf(a).length} counters`;
+      if (b.board.on === 'frames') return `${countersIn(a)} counters`;
       const places = new Map(placesOfBoard(b.board).map((p) => [p.id, p.text]));
       return b.pieces.map((p) => `${p.text} → ${places.get(placedOf(a)[p.id] ?? '') ?? '…'}`).join('; ');
     },
+    emptyIsKey: (b) => b.board.on === 'frames' && b.count === 0,
     mark: (b, a) => {
       if (b.board.on === 'frames') {
         if (b.count === null) return noKey(b.points);
-        const n = chosenOf(a).length;
+        const n = countersIn(a);
         const right = n === b.count;
         return {
           verdict: right ? 'right' : 'not-yet',
@@ -159,11 +167,19 @@ export const piecesBlock: BlockKind<Pieces, z.infer<typeof learnerSchema>> = {
           why: right ? 'The right number of counters.' : `${n} counters, where ${b.count} are right.`,
         };
       }
-      const known = new Set(placesOfBoard(b.board).map((p) => p.id));
-      const keyed = b.pieces.filter((p) => known.has(p.place));
-      const stray = b.pieces.filter((p) => !known.has(p.place) && placedOf(a)[p.id]).length;
-      const hits = keyed.filter((p) => placedOf(a)[p.id] === p.place).length;
-      return shareMark(b.points, hits, keyed.length, 'pieces in their place', stray);
+      const places = new Map(placesOfBoard(b.board).map((p) => [p.id, p]));
+      const keyed = b.pieces.filter((p) => places.has(p.place));
+      const stray = b.pieces.filter((p) => !places.has(p.place) && placedOf(a)[p.id]).length;
+      const alone = new Map(aloneAt(placedOf(a)));
+      const given = b.pieces.flatMap((p): [string, string][] => {
+        const at = placedOf(a)[p.id] ?? '';
+        return places.get(at)?.many || alone.has(p.id) ? [[faceOf(p), at]] : [];
+      });
+      const hits = pairHits(
+        keyed.map((p) => [faceOf(p), p.place]),
+        given,
+      );
+      return shareMark(b.points, { hits, of: keyed.length, what: 'pieces in their place', wrong: stray });
     },
   },
 };

@@ -1,8 +1,8 @@
 import { z } from '../../../zod';
 import { textOf } from '../../../work/answer';
 import { plainFormula } from '../../../work/formula';
-import { matchWords } from '../../../work/match-words';
 import { type BlockKind, itemBase, itemWords, learnerItem, learnerItemBase, withItemWords } from '../../block';
+import { judgedMark, noKey } from '../../parts';
 
 const schema = z.object({
   ...itemBase,
@@ -40,23 +40,16 @@ export const shortText: BlockKind<ShortText, z.infer<typeof learnerSchema>> = {
     keyWords: (b) => b.key,
     isEmpty: (a) => textOf(a).trim() === '',
     answerWords: (_, a) => textOf(a),
-    mark: (b, a) => {
+    mark: (b, a, by) => {
       const accepted = b.key.filter((k) => k.trim() !== '');
-      if (accepted.length === 0) return { verdict: 'yours', points: 0, outOf: b.points, why: 'No key is set.' };
+      if (accepted.length === 0) return noKey(b.points);
       const same = b.signs && accepted.some((k) => plainFormula(k) === plainFormula(textOf(a)));
-      const match = same ? 'same' : matchWords(textOf(a), accepted, b.spellingTolerant);
-      const right = match !== 'different';
-      return {
-        verdict: right ? 'right' : 'not-yet',
-        points: right ? b.points : 0,
-        outOf: b.points,
-        why:
-          match === 'same'
-            ? 'An accepted answer.'
-            : match === 'close'
-              ? 'Right but for spelling.'
-              : 'Not among the accepted answers.',
-      };
+      return judgedMark(
+        b.points,
+        same
+          ? { is: 'same', why: 'An accepted answer.' }
+          : by.words(textOf(a), accepted, b.spellingTolerant ? 'tolerant' : 'exact'),
+      );
     },
   },
 };

@@ -10,7 +10,7 @@ import {
   optionSchema,
   withItemWords,
 } from '../../block';
-import { pieceAssets, plainPiece } from '../../parts';
+import { faceOf, noKey, pieceAssets, plainPiece } from '../../parts';
 import { choiceOptions, optionTexts, optionWords, withOptionWords } from '../choice';
 
 const schema = z.object({
@@ -64,9 +64,10 @@ export const singleChoice: BlockKind<SingleChoice, z.infer<typeof learnerSchema>
     isEmpty: (a) => chosenOf(a).length === 0,
     answerWords: (b, a) => optionTexts(b.options, chosenOf(a)).join(', '),
     mark: (b, a) => {
-      const [chosen] = chosenOf(a);
-      if (!b.key) return { verdict: 'yours', points: 0, outOf: b.points, why: 'No key is set.' };
-      const right = chosen === b.key;
+      const key = b.options.find((o) => o.id === b.key);
+      const chosen = b.options.find((o) => o.id === chosenOf(a)[0]);
+      if (!key) return noKey(b.points);
+      const right = chosen !== undefined && faceOf(chosen) === faceOf(key);
       return {
         verdict: right ? 'right' : 'not-yet',
         points: right ? b.points : 0,

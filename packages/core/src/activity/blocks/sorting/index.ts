@@ -10,7 +10,17 @@ import {
   learnerItemBase,
   withItemWords,
 } from '../../block';
-import { byWords, listWords, pieceAssets, pieceSchema, plainPiece, shareMark, withListWords } from '../../parts';
+import {
+  byWords,
+  faceOf,
+  listWords,
+  pairHits,
+  pieceAssets,
+  pieceSchema,
+  plainPiece,
+  shareMark,
+  withListWords,
+} from '../../parts';
 
 const groupsSchema = z.array(z.object({ id: idSchema, text: z.string().max(200) })).max(8);
 const schema = z.object({
@@ -63,10 +73,18 @@ export const sorting: BlockKind<Sorting, z.infer<typeof learnerSchema>> = {
     answerWords: (b, a) =>
       b.groups.map((g) => `${g.text}: ${names(b.pieces.filter((p) => placedOf(a)[p.id] === g.id))}`).join('; '),
     mark: (b, a) => {
-      const keyed = b.pieces.filter((p) => p.group !== '');
-      const stray = b.pieces.filter((p) => p.group === '' && placedOf(a)[p.id]).length;
-      const hits = keyed.filter((p) => placedOf(a)[p.id] === p.group).length;
-      return shareMark(b.points, hits, keyed.length, 'pieces in their group', stray);
+      const isGroup = new Set(b.groups.map((g) => g.id));
+      const keyed = b.pieces.filter((p) => isGroup.has(p.group));
+      const given = b.pieces.flatMap((p): [string, string][] => {
+        const at = placedOf(a)[p.id];
+        return at !== undefined && isGroup.has(at) ? [[faceOf(p), at]] : [];
+      });
+      const hits = pairHits(
+        keyed.map((p) => [faceOf(p), p.group]),
+        given,
+      );
+      const stray = b.pieces.filter((p) => !isGroup.has(p.group) && placedOf(a)[p.id]).length;
+      return shareMark(b.points, { hits, of: keyed.length, what: 'pieces in their group', wrong: stray });
     },
   },
 };

@@ -48,7 +48,7 @@ export const spots: BlockKind<Spots, z.infer<typeof learnerSchema>> = {
       const points = pointsOf(a);
       const hits = b.targets.filter((t) => points.some((p) => inside(p, t))).length;
       const wrong = points.filter((p) => !b.targets.some((t) => inside(p, t))).length;
-      return shareMark(b.points, hits, b.targets.length, 'areas found', wrong);
+      return shareMark(b.points, { hits, of: b.targets.length, what: 'areas found', wrong });
     },
   },
 };

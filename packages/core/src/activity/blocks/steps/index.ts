@@ -77,11 +77,10 @@ export const steps: BlockKind<Steps, z.infer<typeof learnerSchema>> = {
       return [last, ...others].map((week) => `week of ${week}: ${said(week)}`).join('; ');
     },
     mark: (b, a) =>
-      shareMark(
-        b.points,
-        stepsTicked(b, chosenOf(a), weeksTicked(chosenOf(a))[0] ?? '').length,
-        b.steps.length,
-        'steps ticked',
-      ),
+      shareMark(b.points, {
+        hits: stepsTicked(b, chosenOf(a), weeksTicked(chosenOf(a))[0] ?? '').length,
+        of: b.steps.length,
+        what: 'steps ticked',
+      }),
   },
 };

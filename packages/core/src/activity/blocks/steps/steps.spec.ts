@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { answerSchema } from '../../../work/answer';
-import { markItem } from '../../../work/mark-item';
+import { markItem } from '../../../work/mark/mark-item';
 import type { ItemBlock } from '..';
 import { stepPressed, stepsTicked, weeksTicked } from '.';
 

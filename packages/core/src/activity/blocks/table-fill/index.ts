@@ -1,6 +1,5 @@
 import { z } from '../../../zod';
 import { valuesOf } from '../../../work/answer';
-import { matchWords } from '../../../work/match-words';
 import {
   type BlockKind,
   freshItem,
@@ -11,7 +10,7 @@ import {
   learnerItemBase,
   withItemWords,
 } from '../../block';
-import { listWords, noKey, shareMark, withListWords } from '../../parts';
+import { listWords, placesMark, withListWords } from '../../parts';
 
 const columnsSchema = z.array(z.object({ id: idSchema, text: z.string().max(300) })).max(12);
 const cellSchema = z.object({
@@ -27,7 +26,7 @@ const schema = z.object({
   kind: z.literal('table-fill'),
   columns: columnsSchema,
   rows: z.array(z.object({ id: idSchema, cells: z.array(cellSchema).max(12) })).max(60),
-  spellingTolerant: z.boolean().default(true),
+  spellingTolerant: z.boolean().default(false),
 });
 type TableFill = z.infer<typeof schema>;
 const learnerSchema = z.object({
@@ -62,7 +61,7 @@ export const tableFill: BlockKind<TableFill, z.infer<typeof learnerSchema>> = {
         { id: newId(), text: '', blank: true, key: [] },
       ],
     })),
-    spellingTolerant: true,
+    spellingTolerant: false,
   }),
   words: (b) => [
     ...itemWords(b),
@@ -96,11 +95,12 @@ export const tableFill: BlockKind<TableFill, z.infer<typeof learnerSchema>> = {
       b.rows
         .map((r) => r.cells.map((c) => (c.blank ? `[${valuesOf(a)[c.id]?.trim() || '…'}]` : c.text)).join(' | '))
         .join('; '),
-    mark: (b, a) => {
-      const cells = keyed(b);
-      if (cells.length === 0) return noKey(b.points);
-      const hits = cells.filter((c) => matchWords(valuesOf(a)[c.id] ?? '', c.key, b.spellingTolerant) !== 'different');
-      return shareMark(b.points, hits.length, cells.length, 'cells right');
-    },
+    mark: (b, a, by) =>
+      placesMark(
+        b.points,
+        blanks(b).map((c) => ({ key: c.key, given: valuesOf(a)[c.id] ?? '' })),
+        'cells right',
+        (given, key) => by.words(given, key, b.spellingTolerant ? 'tolerant' : 'exact'),
+      ),
   },
 };

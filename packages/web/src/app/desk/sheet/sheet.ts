@@ -90,7 +90,13 @@ export class DeskSheet {
   protected readonly keeper = inject(Keeper);
   private readonly sync = inject(KeepingSync);
   private readonly router = inject(Router);
-  protected readonly under = (blockId: string) => this.session.under(this.handOutId(), blockId);
+  /** What stands under a flap. That it was lifted is kept, with the answer as it was then: the teacher sees it. */
+  protected readonly under = async (blockId: string) => {
+    this.save();
+    const words = await this.session.under(this.handOutId(), blockId);
+    if (words !== undefined && !this.looked()) this.keep(this.copies.lifted(this.handOutId(), blockId), {});
+    return words;
+  };
   protected readonly writer = computed(() => this.copies.writer() || (this.session.learner()?.id ?? ''));
   protected readonly ready = this.session.hold(() => this.handOutId());
   /** The earlier go that is looked at. */

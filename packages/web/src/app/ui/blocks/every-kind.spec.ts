@@ -11,9 +11,9 @@ import {
   forLearner,
   isItem,
   type LearnerBlock,
-  markItem,
   latest,
 } from '@lorvet/core';
+import { markItem } from '@lorvet/core/marking';
 import { plainRich } from '@lorvet/core/rich';
 import { demoWorkspace } from '@lorvet/core/demo';
 import { wordsOf } from '../../platform/word-text';

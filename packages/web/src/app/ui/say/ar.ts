@@ -340,6 +340,7 @@ export const AR: Table = {
     many: 'و{count} أخرى',
     other: 'و{count} أخرى',
   },
+  'None: that is my answer': 'لا شيء: هذه إجابتي',
   '{count} counters': {
     zero: 'لا أقراص',
     one: 'قرص واحد',

@@ -304,6 +304,7 @@ export const ES = {
   'Counter in cell {number}': 'Ficha en la casilla {number}',
   'Put one on': 'Poner una',
   'and {count} more': { one: 'y {count} más', many: 'y {count} más', other: 'y {count} más' },
+  'None: that is my answer': 'Ninguna: esa es mi respuesta',
   '{count} counters': { one: '{count} ficha', many: '{count} fichas', other: '{count} fichas' },
   '{piece} is picked up. Choose where it goes.': 'Has cogido {piece}. Elige dónde va.',
   '{piece} is back.': '{piece} ha vuelto.',

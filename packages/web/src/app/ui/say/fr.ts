@@ -306,6 +306,7 @@ export const FR: Table = {
   'Counter in cell {number}': 'Jeton dans la case {number}',
   'Put one on': 'En mettre un',
   'and {count} more': { one: 'et {count} autre', many: 'et {count} autres', other: 'et {count} autres' },
+  'None: that is my answer': 'Aucun : c’est ma réponse',
   '{count} counters': { one: '{count} jeton', many: '{count} jetons', other: '{count} jetons' },
   '{piece} is picked up. Choose where it goes.': '{piece} est pris. Choisis où le mettre.',
   '{piece} is back.': '{piece} est remis.',

@@ -317,6 +317,7 @@ export const UK: Table = {
   'Counter in cell {number}': 'Фішка в клітинці {number}',
   'Put one on': 'Покласти одну',
   'and {count} more': { one: 'і ще {count}', few: 'і ще {count}', many: 'і ще {count}', other: 'і ще {count}' },
+  'None: that is my answer': 'Жодної: це моя відповідь',
   '{count} counters': { one: '{count} фішка', few: '{count} фішки', many: '{count} фішок', other: '{count} фішки' },
   '{piece} is picked up. Choose where it goes.': '{piece}: узято. Вибери місце.',
   '{piece} is back.': '{piece}: повернуто.',

@@ -1,5 +1,6 @@
 import { type CdkDragDrop, DragDropModule } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { NO_COUNTERS } from '@lorvet/core/desk';
 import { saying } from '../../say/say';
 
 /** Where counters lie that are on no cell. */
@@ -74,7 +75,14 @@ const DRAWN = 20;
             <span>{{ t('and {count} more', { count: left() - supply().length }) }}</span>
           }
         </div>
-        <p class="many" role="status">{{ t('{count} counters', { count: filled().length }) }}</p>
+        <p class="many">
+          <span role="status">{{ t('{count} counters', { count: on().length }) }}</span>
+          @if (on().length === 0) {
+            <button class="btn" type="button" [attr.aria-pressed]="none()" [disabled]="locked()" (click)="sayNone()">
+              {{ t('None: that is my answer') }}
+            </button>
+          }
+        </p>
       }
     </div>
   `,
@@ -90,15 +98,22 @@ export class Counters {
   readonly changed = output<string[]>();
   protected readonly SUPPLY = SUPPLY;
   private readonly cells = computed(() => this.frames().flat());
-  protected readonly left = computed(() => this.cells().length - this.filled().length);
+  protected readonly on = computed(() => this.filled().filter((c) => c !== NO_COUNTERS));
+  /** Whether it was said that none lies there. */
+  protected readonly none = computed(() => this.filled().includes(NO_COUNTERS));
+  protected readonly left = computed(() => this.cells().length - this.on().length);
   protected readonly supply = computed(() => Array.from({ length: Math.min(DRAWN, this.left()) }, (_, i) => i));
 
   protected has(cell: string): boolean {
-    return this.filled().includes(cell);
+    return this.on().includes(cell);
   }
 
   protected toggle(cell: string): void {
-    this.changed.emit(this.has(cell) ? this.filled().filter((c) => c !== cell) : [...this.filled(), cell]);
+    this.changed.emit(this.has(cell) ? this.on().filter((c) => c !== cell) : [...this.on(), cell]);
+  }
+
+  protected sayNone(): void {
+    this.changed.emit(this.none() ? [] : [NO_COUNTERS]);
   }
 
   protected add(): void {
@@ -117,7 +132,7 @@ export class Counters {
   protected drop({ item, container }: CdkDragDrop<string, unknown, string>): void {
     const [from, to] = [item.data, container.data];
     if (from === to || (to !== SUPPLY && this.has(to))) return;
-    const rest = this.filled().filter((c) => c !== from);
+    const rest = this.on().filter((c) => c !== from);
     this.changed.emit(to === SUPPLY ? rest : [...rest, to]);
   }
 }

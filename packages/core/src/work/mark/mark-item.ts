@@ -1,13 +1,20 @@
-import { type ItemBlock, itemRules } from '../activity/blocks';
-import type { Answer, ItemMark } from './answer';
-import type { ReleasedMark, Response } from './copy';
+import { type ItemBlock, itemRules } from '../../activity/blocks';
+import type { Answer, ItemMark } from '../answer';
+import type { ReleasedMark, Response } from '../copy';
+import type { Judge } from './judge';
+import { judgeNumber } from './judge-number';
+import { judgeWords } from './judge-words';
+
+const judge: Judge = { words: judgeWords, number: judgeNumber };
 
 /** Marks one answer by the item's own rule; what a rule cannot judge is left to the teacher. */
 export function markItem(item: ItemBlock, answer: Answer | undefined): ItemMark {
   const rules = itemRules(item);
+  if (rules.emptyIsKey?.(item) && (!answer || rules.isEmpty(answer)))
+    return { verdict: 'yours', points: 0, outOf: item.points, why: 'Nothing lies there: that is right, or not done.' };
   if (!answer || rules.isEmpty(answer))
     return { verdict: 'empty', points: 0, outOf: item.points, why: 'Nothing was given.' };
-  return rules.mark(item, answer);
+  return rules.mark(item, answer, judge);
 }
 
 /** The mark that counts: the teacher's where there is one, else the computed one. */

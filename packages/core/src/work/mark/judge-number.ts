@@ -1,0 +1,75 @@
+import { plainWords } from '../plain-words';
+import type { AskedNumber, Judged } from './judge';
+import { type ReadNumber, readQuantity } from './read-number';
+import { besideUnit, sameNoun, tidyUnit } from './units';
+
+const yours = (why: string): Judged => ({ is: 'yours', why });
+
+/** Numbers as a teacher reads them: no long tails. */
+const shown = (n: number): string => String(Number(n.toPrecision(8)));
+
+/** Whether all the words behind a number are words of the question: "3 shells" where shells were asked for. */
+function namesTheAsked(unit: string, prompt: string): boolean {
+  const words = (text: string) => plainWords(text).match(/[\p{L}\p{N}]+/gu) ?? [];
+  const asked = words(prompt);
+  const named = words(unit);
+  return named.length > 0 && named.every((w) => asked.some((p) => sameNoun(w, p)));
+}
+
+/** How a typed number stands beside the key. What cannot be read for certain is the teacher's, never nought. */
+export function judgeNumber(given: string, asked: AskedNumber): Judged {
+  const { key, tolerance } = asked;
+  const read = readQuantity(given);
+  if (!read) return yours(`“${given.trim()}” could not be read as one number.`);
+  const away = (n: number) => Math.abs(n - key);
+  // A billionth of slack, since 0.1 + 0.2 is not 0.3 in binary.
+  const slack = 1e-9 * Math.max(1, Math.abs(key));
+  const hits = (n: number) => away(n) <= tolerance + slack;
+  const judged = (factor: number): Judged => {
+    const value = read.value * factor;
+    if (hits(value)) return { is: 'same', why: away(value) > slack ? 'Within the tolerance.' : 'The right number.' };
+    if (read.orElse !== undefined && hits(read.orElse * factor))
+      return yours(`“${given.trim()}” can be read as ${shown(read.value)} or as ${shown(read.orElse)}.`);
+    return { is: 'different', why: `Off by ${shown(away(value))}.` };
+  };
+  return withUnit(read, asked, judged);
+}
+
+function withUnit(read: ReadNumber, asked: AskedNumber, judged: (factor: number) => Judged): Judged {
+  const [typed, unit] = [tidyUnit(read.unit), tidyUnit(asked.unit)];
+  if (typed === '') return judged(1);
+  const plain = judged(1);
+  if (unit === '') {
+    if (namesTheAsked(typed, asked.prompt)) return plain;
+    if (besideUnit(typed, '%').are === 'same')
+      return /%|per ?cent/i.test(asked.prompt) ? plain : inPercent(judged, plain);
+    return plain.is === 'different'
+      ? yours(`“${typed}” was not asked for.`)
+      : yours(`The right number, with “${typed}”.`);
+  }
+  const beside = besideUnit(typed, unit);
+  switch (beside.are) {
+    case 'same':
+      return plain;
+    case 'convertible': {
+      const converted = judged(beside.factor);
+      if (converted.is !== 'same' || asked.otherUnits) return converted;
+      return yours(`The same amount in another unit: ${typed} in place of ${unit}.`);
+    }
+    case 'other':
+      return plain.is === 'different'
+        ? { is: 'different', why: `${plain.why} “${typed}” is another unit, too.` }
+        : yours(`The right number, but “${typed}” in place of “${unit}”.`);
+    case 'unknown':
+      return namesTheAsked(typed, `${unit} ${asked.prompt}`)
+        ? plain
+        : yours(`“${typed}” is not known beside “${unit}”.`);
+  }
+}
+
+/** "50%" where no unit was asked for: a half, or fifty of a question that asks in percent. */
+function inPercent(judged: (factor: number) => Judged, plain: Judged): Judged {
+  const part = judged(0.01);
+  if (part.is === 'same') return part;
+  return plain.is === 'different' ? plain : yours('The right number, with “%”.');
+}

@@ -1,0 +1,152 @@
+import { distance } from 'fastest-levenshtein';
+import { plainWords } from '../plain-words';
+import type { Judged, Strictness } from './judge';
+import { isKnownWord } from './known-words';
+import { namesNumber, wordsAsNumber } from './number-words';
+
+const same = (why: string): Judged => ({ is: 'same', why });
+const close = (why: string): Judged => ({ is: 'close', why });
+const yours = (why: string): Judged => ({ is: 'yours', why });
+const different = (why: string): Judged => ({ is: 'different', why });
+const NOT_ACCEPTED = different('Not among the accepted answers.');
+const RANK = { same: 0, close: 1, yours: 2, different: 3 } as const;
+
+/** Of several, the one that speaks most for the answer. */
+const best = (all: readonly Judged[]): Judged => all.reduce((a, b) => (RANK[b.is] < RANK[a.is] ? b : a), NOT_ACCEPTED);
+
+/** Slips that are forgiven in a word: none up to three letters, one up to seven, two beyond. */
+const forgiven = (word: string): number => (word.length <= 3 ? 0 : word.length <= 7 ? 1 : 2);
+
+/** Slips between two words: letters missing, too many or others, and two neighbours that changed places as one. */
+export function slipsBetween(a: string, b: string): number {
+  let least = distance(a, b);
+  if (Math.abs(a.length - b.length) > 3) return least;
+  for (let i = 0; i + 1 < b.length; i++) {
+    if (b[i] === b[i + 1]) continue;
+    const swapped = b.slice(0, i) + (b[i + 1] ?? '') + (b[i] ?? '') + b.slice(i + 2);
+    least = Math.min(least, 1 + distance(a, swapped));
+  }
+  return least;
+}
+
+const LETTERS = 'abcdefghijklmnopqrstuvwxyz';
+
+/** Whether a known word other than this one is a single slip away. */
+function isNearer(given: string, than: string): boolean {
+  const isOther = (w: string) => w !== than && isKnownWord(w);
+  for (let i = 0; i <= given.length; i++) {
+    const [head, tail] = [given.slice(0, i), given.slice(i)];
+    if (isOther(head + tail.slice(1))) return true;
+    if (tail.length > 1 && isOther(head + (tail[1] ?? '') + (tail[0] ?? '') + tail.slice(2))) return true;
+    for (const c of LETTERS) if (isOther(head + c + tail) || isOther(head + c + tail.slice(1))) return true;
+  }
+  return false;
+}
+
+/** One word beside the one that is accepted. */
+function judgeWord(given: string, key: string): Judged {
+  if (given === key) return same('');
+  const slips = slipsBetween(key, given);
+  const said = `“${given}” for “${key}”`;
+  if (slips <= forgiven(key)) {
+    if (isKnownWord(given)) return yours(`${said}: near, and a word of its own.`);
+    // "inpossible" is nearer to "impossible" than to "possible"; "ilegal" may be meant as the opposite.
+    if ((slips > 1 && isNearer(given, key)) || (given.length > key.length && given.endsWith(key)))
+      return yours(`${said}: near, but nearer to another word.`);
+    return close(`Right but for spelling: ${said}.`);
+  }
+  if (!isKnownWord(given) && slips <= Math.max(1, Math.round(key.length * 0.4)))
+    return yours(`${said}: it may be the word, with more slips than are forgiven.`);
+  return NOT_ACCEPTED;
+}
+
+const ARTICLE = /^(?:a|an|the) /;
+const IT_IS = /^(?:it is|it's|its|it was|this is|that is|that's|these are|they are|they're|there is|there are) (?=\S)/;
+
+/** Words without what leads them: "it is", and the article that is set apart. */
+function led(words: string): { readonly rest: string; readonly article: string } {
+  const said = words.replace(IT_IS, '');
+  const article = ARTICLE.exec(`${said} `)?.[0].trim() ?? '';
+  const rest = article && said !== article ? said.slice(article.length + 1) : said;
+  return { rest, article: rest === said ? '' : article };
+}
+
+const hasDigit = (text: string): boolean => /\d/.test(text);
+/** The numbers of a text with their signs, as they stand: "8:40" has 8 and 40. */
+const numbersIn = (text: string): string =>
+  (text.replace(/[−–]/g, '-').match(/(?<!\d)-?\d+/g) ?? []).map((n) => n.replace(/^(-?)0+(?=\d)/, '$1')).join(' ');
+const lettersIn = (text: string): string => text.replace(/\band\b|[^\p{L}]+/gu, '');
+/** A number is a number whether it has room before its unit or not. */
+const roomless = (text: string): string => text.replace(/(?<=\d) (?=\p{L}|%)|(?<=[£$€]) (?=\d)/gu, '');
+const unhyphened = (text: string): string => text.replace(/(?<=\p{L})[-‐‑](?=\p{L})/gu, ' ');
+
+/** Words with numbers in them: no slip is forgiven, and what may be the same number written otherwise is asked. */
+function judgeNumbers(given: string, key: string): Judged {
+  if (roomless(given) === roomless(key)) return same('An accepted answer.');
+  const strokes = [given, key].map((t) => /\d ?\/ ?\d/.test(t));
+  const [a, b] = [numbersIn(given), numbersIn(key)];
+  if (a !== '' && a === b && lettersIn(given) === lettersIn(key) && strokes[0] === strokes[1])
+    return yours('The same figures, written in another way.');
+  const value = (text: string) => (/^\d+$/.test(text) ? Number(text) : wordsAsNumber(text));
+  const [x, y] = [value(given), value(key)];
+  if (x !== null && y !== null) return x === y ? yours('The same number, in words or in figures.') : NOT_ACCEPTED;
+  if (hasDigit(key) && !hasDigit(given) && namesNumber(given))
+    return yours('A number in words, where the accepted answer has figures.');
+  return NOT_ACCEPTED;
+}
+
+const holds = (words: readonly string[], part: readonly string[]): boolean =>
+  words.some((_, i) => part.every((p, k) => words[i + k] === p));
+
+/** What is neither the same nor near, but has the accepted answer in it, or stands in it. */
+function judgeMore(given: readonly string[], key: readonly string[]): Judged {
+  if (key.length === 0 || given.length === 0) return NOT_ACCEPTED;
+  if (given.length > key.length && holds(given, key)) return yours('The accepted answer stands in it, with more.');
+  if (given.length < key.length && given.length * 2 >= key.length && holds(key, given))
+    return yours('A part of the accepted answer.');
+  if (given.length > 1 && [...given].sort().join(' ') === [...key].sort().join(' '))
+    return yours('The words of the accepted answer in another order.');
+  return NOT_ACCEPTED;
+}
+
+function judgeOne(given: string, key: string, how: Exclude<Strictness, 'listed'>): Judged {
+  if (roomless(given) === roomless(key)) return same('An accepted answer.');
+  const [mine, theirs] = [led(unhyphened(given)), led(unhyphened(key))];
+  if (mine.rest === theirs.rest) {
+    // "a owl" for "an owl": the article may be what is asked.
+    if (mine.article && theirs.article && mine.article !== theirs.article)
+      return yours(`The same but for “${mine.article}” in place of “${theirs.article}”.`);
+    if (how === 'tolerant') return same('An accepted answer, but for the words that lead it.');
+    return yours('The same but for a hyphen or the words that lead it.');
+  }
+  const more = judgeMore(mine.rest.split(' '), theirs.rest.split(' '));
+  if (hasDigit(given) || hasDigit(key)) return best([judgeNumbers(mine.rest, theirs.rest), more]);
+  const asNumber = wordsAsNumber(theirs.rest);
+  if (asNumber !== null && wordsAsNumber(mine.rest) === asNumber) return yours('The same number, in other words.');
+  if (how !== 'tolerant') return more;
+  const [words, keyWords] = [mine.rest.split(' '), theirs.rest.split(' ')];
+  if (words.length === keyWords.length) {
+    const each = words.map((w, i) => judgeWord(w, keyWords[i] ?? ''));
+    const worst = each.reduce((a, b) => (RANK[b.is] > RANK[a.is] ? b : a));
+    return best([worst, more]);
+  }
+  if (words.join('') === keyWords.join(''))
+    return words.every(isKnownWord)
+      ? yours('Parted or joined in another way, and each part is a word.')
+      : close('Right but for a space.');
+  return more;
+}
+
+/**
+ * How typed words stand beside the accepted ones. Case, room, accents and closing signs never count. Where slips of spelling
+ * are forgiven, it is word by word and never where a figure stands; "the" and "it is" before an answer are set aside. What
+ * may be meant, but is another word or says more, is the teacher's to judge: see docs/decisions/0031.
+ */
+export function judgeWords(given: string, accepted: readonly string[], how: Strictness): Judged {
+  const mine = plainWords(given);
+  const theirs = accepted.map(plainWords).filter((t) => t !== '');
+  if (mine === '') return different('Nothing was given.');
+  if (theirs.includes(mine)) return same('An accepted answer.');
+  if (how === 'listed') return NOT_ACCEPTED;
+  return best(theirs.map((t) => judgeOne(mine, t, how)));
+}

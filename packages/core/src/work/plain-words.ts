@@ -1,0 +1,11 @@
+/** Lower case, one space between words, no accents, no closing punctuation. */
+export function plainWords(text: string): string {
+  return text
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[’']/g, "'")
+    .replace(/(?<![.,;:!?])[.,;:!?]+(?=\s|$)/g, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+}
