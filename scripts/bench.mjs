@@ -76,7 +76,7 @@ if (does('actions')) {
 // Folders of further cases may be named: CASES=folder npm run bench -- judge.
 if (does('judge'))
   console.table(
-    JSON.parse((await run('judge', process.env.CASES ?? join(root, 'docs/cases'))).trimEnd().split('\n').at(-1)),
+    JSON.parse((await run('judge', process.env.CASES || join(root, 'docs/cases'))).trimEnd().split('\n').at(-1)),
   );
 if (rows.length) console.table(rows);
 // What was counted alone says nothing of the rest.
