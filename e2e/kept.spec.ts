@@ -38,8 +38,11 @@ test('at a desk whose storage is full nothing is said to be saved, and the answe
 
   // There is room again: it is written by itself, without another letter.
   await fill(page, false);
-  await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  const [again, saved] = [page.getByRole('button', { name: 'Try again' }), page.getByText('Saved', { exact: true })];
+  // Or it is pressed first: whichever comes first, the other has nothing left to do.
+  await expect(again.or(saved)).toBeVisible();
+  if (await again.isVisible()) await again.click({ timeout: 3_000 }).catch(() => undefined);
+  await expect(saved).toBeVisible();
   await page.reload();
   await expect(page.getByRole('textbox').first()).toHaveValue('fish and bread');
 

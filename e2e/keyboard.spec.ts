@@ -165,7 +165,9 @@ test('the whole path with the keyboard only', async ({ page }) => {
     await press(page, button('Gull class'));
     await press(page, button(name));
     await press(page, link(/Start/));
-    await type(page, page.getByRole('textbox', { name: /What does the ferry cross/ }), answer);
+    const field = page.getByRole('textbox', { name: /What does the ferry cross/ });
+    await type(page, field, answer);
+    await expect(field).toHaveValue(answer);
     await press(page, button('Submit …'));
     await press(page, page.getByRole('button', { name: 'Submit now' }));
     await expect(page.getByText('Submitted', { exact: true })).toBeVisible();

@@ -5,7 +5,11 @@ test('filling by group shows who would get two, and giving out waits until it is
   await openDemo(page, '/hand-outs/h-bike');
   const give = page.getByRole('button', { name: /^Schedule for/ });
   await expect(give).toBeDisabled();
-  await page.getByRole('button', { name: 'Accept 7 suggestions' }).click();
+  // Those that fit are accepted; for the others it says what lacks, and the teacher chooses.
+  await expect(page.getByRole('row', { name: /Zennor C\./ })).toContainText('lacks hints');
+  await page.getByRole('button', { name: 'Accept 4 suggestions' }).click();
+  for (const name of ['Tamsin W.', 'Corin B.', 'Zennor C.'])
+    await page.getByRole('radio', { name: `Supported for ${name}` }).check();
   await expect(page.getByText('Nothing to mend')).toBeVisible();
   await expect(give).toBeEnabled();
 

@@ -83,7 +83,11 @@ export {
   whereUsed,
   whereUsedInSteps,
 } from './lineage/lineage';
-export { type Classified, classify, counts, type Verdict as AdjustmentVerdict } from './measure/classify';
+export { nameForSupports, rulesForSupports } from './assign/begin-version';
+export { LANGUAGES, LANGUAGE_LABELS, type Language, languageSchema } from './activity/language';
+export { SKILLS, type Skill } from './activity/skill';
+export { proposeProtects, SKILL_LABELS } from './verdict/skills';
+export { type Classified, classify, counts, type Verdict as AdjustmentVerdict } from './verdict/classify';
 export { isHard } from './measure/hard';
 export { sentencesIn, wordsIn } from './measure/words';
 export { mergeText, type TextChange, textChanges, type TextMerge } from './upkeep/merge-text';

@@ -2,8 +2,15 @@ import { z } from '../zod';
 import { audienceSchema, type Id, idSchema, sourceSchema } from './block';
 import { assetsIn, type Block, blockSchema, isItem, type ItemBlock } from './blocks';
 import { assetIdSchema, rectSchema } from './parts';
+import { languageSchema } from './language';
+import { SKILLS, skillSchema } from './skill';
 
-export const objectiveSchema = z.object({ id: idSchema, text: z.string().min(1).max(300) });
+export const objectiveSchema = z.object({
+  id: idSchema,
+  text: z.string().min(1).max(300),
+  /** What it protects, where the teacher said it; else its words do. */
+  protects: z.array(skillSchema).max(SKILLS.length).optional(),
+});
 export type Objective = z.infer<typeof objectiveSchema>;
 
 export const PAGE_SIZES = { A3: [297, 420], A4: [210, 297], A5: [148, 210], Letter: [215.9, 279.4] } as const;
@@ -78,6 +85,8 @@ export const contentSchema = z.object({
   objectives: z.array(objectiveSchema).max(60),
   pages: z.array(pageSchema).max(1000),
   settings: settingsSchema.optional(),
+  /** The language of its texts, where the teacher said it; else it is found. */
+  language: languageSchema.optional(),
 });
 export type Content = z.infer<typeof contentSchema>;
 

@@ -106,10 +106,9 @@ export type Review<A> =
       readonly choices: readonly Choice<A>[];
     };
 
-/** What a judgement looks at: the basis, and the objectives that the finished version no longer asks. */
+/** What a kind's own judgement looks at. */
 export interface JudgeContext {
   readonly basis: Content;
-  readonly lost: ReadonlySet<Id>;
 }
 export interface Judged {
   readonly judgement: Judgement;
@@ -183,7 +182,7 @@ export interface AdjustmentKind<A extends { id: Id }> {
   /** A sentence a parent understands. `basis` is what it is applied to. */
   describe(a: A, basis: Content): string;
   review(a: A, sheet: Sheet, context: Reviewing): Review<A>;
-  /** What it does to what is asked: the computed judgement and its why (docs/decisions). */
+  /** What it does to what is asked, as far as its kind can know; `classify` looks at the finished version besides. */
   judge(a: A, context: JudgeContext): Judged;
   /** The adjustment with words of the teacher's own in place of the proposed ones, where its question is about words. */
   withWords?(a: A, sheet: Sheet, words: string): A;

@@ -10,13 +10,11 @@ import {
   ask,
   lostTarget,
   missed,
-  modification,
   nothing,
   snippet,
   untouched,
   replacing,
 } from './adjustment';
-import { basisBlock, givesAway } from './judging';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -57,12 +55,7 @@ export const byInterest: AdjustmentKind<ByInterest> = {
     findBlock(basis, a.target)
       ? `“${snippet(a.was)}” has examples by interest: ${a.by.map((b) => `${b.interest} (“${snippet(b.text, 40)}”)`).join(', ')}.`
       : 'Examples by interest for words that the basis no longer has.',
-  judge(a, c) {
-    const b = basisBlock(c, a.target);
-    return b && a.field === 'prompt' && a.by.some((x) => givesAway(x.text, b, a.was))
-      ? modification('One of the examples says the answer.')
-      : accommodation('The same question with another example.');
-  },
+  judge: () => accommodation('Other examples; no answer was found in them.'),
   review(a, sheet) {
     const block = sheet.basisBlock(a.target);
     const here = block && wordsAt(block, a.field);

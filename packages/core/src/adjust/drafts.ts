@@ -50,14 +50,21 @@ export function proposeDistractors(content: Content, page: Page, n: number): str
     .map(([, w]) => w);
 }
 
+/** Fewest words of a bank. */
+const LEAST_BANK = 3;
+
 export function draftWordBank(content: Content, page: Page, distractors: number, newId: () => Id): Proposal {
   const was = proposeWords(page);
   if (was.length === 0) return { why: 'No short answer on this page has a key.' };
-  if (was.length + distractors < 2) return { why: 'A bank of one word would say the answer.' };
-  const words = [...was, ...proposeDistractors(content, page, distractors)].sort((a, b) =>
+  // Of two words a guess is right half the time.
+  const further = Math.max(distractors, LEAST_BANK - was.length);
+  const words = [...was, ...proposeDistractors(content, page, further)].sort((a, b) =>
     plainWords(a).localeCompare(plainWords(b), 'en'),
   );
-  if (words.length < 2) return { why: 'A bank of one word would say the answer.' };
+  if (words.length < LEAST_BANK)
+    return {
+      why: `A bank of ${words.length === 1 ? 'one word would say the answer' : 'two words would leave too little to choose'}; no other question has a word for it.`,
+    };
   const first = page.blocks.findIndex((b) => b.kind === 'short-text');
   const after = page.blocks[first - 1]?.id ?? null;
   return { kind: 'word-bank', page: page.id, after, blockId: newId(), title: 'Words you can use', words, was };

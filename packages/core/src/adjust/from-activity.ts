@@ -130,7 +130,7 @@ export const fromActivity: AdjustmentKind<FromActivity> = {
   judge: (a) =>
     blocksIn(a).some(isItem)
       ? addition('Further questions from another activity; nothing is taken away.')
-      : accommodation('Help or information from another activity.'),
+      : accommodation('Something from another activity; no answer was found in it.'),
   review(a, sheet, { source }) {
     if (a.part.what === 'block') {
       const place = reviewPlace({ id: a.id, page: a.part.onPage, after: a.after }, sheet, called(a));

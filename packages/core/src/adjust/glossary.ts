@@ -62,7 +62,7 @@ export const glossary: AdjustmentKind<Glossary> = {
     const says = page?.blocks.some((b) => keyWordsOf(b).some((k) => words.has(plainWords(k))));
     return says
       ? modification('A word it explains is the answer of a question on the page.')
-      : accommodation('Words are explained; the same is asked.');
+      : accommodation('Words are explained; none of them is an answer on the page.');
   },
   review(a, sheet) {
     const place = reviewPlace(a, sheet, a.entries.map((e) => e.word).join(' · '));

@@ -12,11 +12,9 @@ import {
   snippet,
   untouched,
   accommodation,
-  modification,
   replacing,
 } from './adjustment';
 import { followNumbers } from './follow-numbers';
-import { basisBlock, givesAway } from './judging';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -61,12 +59,7 @@ export const hint: AdjustmentKind<Hint> = {
     const block = findBlock(basis, a.target)?.block;
     return `“${snippet(block && isItem(block) ? block.prompt : a.was.prompt)}” has a hint: “${snippet(a.text, 80)}”.`;
   },
-  judge(a, c) {
-    const b = basisBlock(c, a.target);
-    return b && isItem(b) && givesAway(a.text, b, b.prompt)
-      ? modification('The hint says the answer.')
-      : accommodation('Help on the way to the same answer.');
-  },
+  judge: () => accommodation('Help on the way; the answer was not found in it.'),
   review(a, sheet) {
     const block = sheet.basisBlock(a.target);
     if (!block || !isItem(block))

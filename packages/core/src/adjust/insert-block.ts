@@ -106,7 +106,9 @@ export const insertBlock = insertingKind('insert-block', {
   done: 'added',
   category: 'content',
   judge: (b) =>
-    isItem(b) ? addition('A further question; nothing is taken away.') : accommodation('Help or information is added.'),
+    isItem(b)
+      ? addition('A further question; nothing is taken away.')
+      : accommodation('Something to read is added; no answer was found in it.'),
   says: (b) => (isItem(b) ? `A further question is added: “${words(b)}”.` : `${labelOf(b)} is added: “${words(b)}”.`),
 });
 export type InsertBlock = z.infer<(typeof insertBlock)['schema']>;

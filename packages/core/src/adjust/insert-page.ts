@@ -39,7 +39,7 @@ export const insertPage: AdjustmentKind<InsertPage> = {
   judge: (a) =>
     a.page.blocks.some(isItem)
       ? addition('A further page of questions; nothing is taken away.')
-      : accommodation('Help or information is added.'),
+      : accommodation('Something to read is added; no answer was found in it.'),
   review(a, sheet) {
     if (a.after === null || sheet.page(a.after)) return untouched;
     const last = sheet.allPages().at(-1)?.id ?? null;

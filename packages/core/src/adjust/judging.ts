@@ -1,28 +1,16 @@
 import { findBlock } from '../activity/activity';
 import type { Id } from '../activity/block';
-import { type Block, isItem, keyWordsOf } from '../activity/blocks';
-import { plainWords } from '../work/plain-words';
-import { accommodation, type Judged, type JudgeContext, modification } from './adjustment';
+import type { Block } from '../activity/blocks';
+import { revealOf } from '../verdict/reveal';
+import { accommodation, type JudgeContext } from './adjustment';
 
 export const basisBlock = (c: JudgeContext, id: Id): Block | undefined => findBlock(c.basis, id)?.block;
 
-/** Whether a text says the key of an item that its own question does not say already. */
+/** Whether a text tells the answer of an item that `before` does not tell already. */
 export function givesAway(text: string, item: Block, before: string): boolean {
-  const said = ` ${plainWords(text)} `;
-  const saidBefore = ` ${plainWords(before)} `;
-  if (!isItem(item) || item.kind === 'long-text') return false;
-  return keyWordsOf(item).some((k) => {
-    const key = ` ${plainWords(k)} `;
-    return key.trim() !== '' && said.includes(key) && !saidBefore.includes(key);
-  });
+  const told = revealOf(text, item, before);
+  return told !== null && told.how !== 'offers';
 }
 
-/** Taking items away is a modification only where it takes the last item of an objective. */
-export function judgeRemoval(c: JudgeContext, items: readonly Block[]): Judged {
-  const gone = [...new Set(items.map((b) => (isItem(b) ? (b.objectiveId ?? '') : '')))].filter((id) => c.lost.has(id));
-  const [first] = gone;
-  const text = c.basis.objectives.find((o) => o.id === first)?.text ?? '';
-  return first === undefined
-    ? accommodation('Less to do; every objective it touches is still asked elsewhere.')
-    : modification(`“${text}” has no item left in this version.`);
-}
+/** Taking items away, where no objective loses too much by it: the verdict looks at that for the whole version. */
+export const LESS_TO_DO = accommodation('Less to do; of each objective at least half is still asked.');

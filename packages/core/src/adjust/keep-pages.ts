@@ -1,7 +1,7 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { adjustmentBase, type AdjustmentKind, type Applied, untouched } from './adjustment';
-import { judgeRemoval } from './judging';
+import { LESS_TO_DO } from './judging';
 import type { Edit, Sheet } from './sheet';
 import { counted } from '../counted';
 
@@ -42,11 +42,7 @@ export const keepPages: AdjustmentKind<KeepPages> = {
     const kept = basis.pages.filter((p) => a.pages.includes(p.id));
     return `Only ${kept.length} of ${basis.pages.length} pages are kept: ${kept.map((p) => `“${p.title}”`).join(', ')}.`;
   },
-  judge: (a, c) =>
-    judgeRemoval(
-      c,
-      c.basis.pages.filter((p) => !a.pages.includes(p.id)).flatMap((p) => p.blocks),
-    ),
+  judge: () => LESS_TO_DO,
   review(a, sheet) {
     const here = sheet.base.pages.map((p) => p.id);
     const gone = a.pages.filter((id) => !here.includes(id));

@@ -4,7 +4,7 @@ import { idSchema } from '../activity/block';
 import { isItem, labelOf, wordsOf } from '../activity/blocks';
 import { fingerprint } from '../activity/fingerprint';
 import { adjustmentBase, type AdjustmentKind, type Applied, snippet, untouched, accommodation } from './adjustment';
-import { basisBlock, judgeRemoval } from './judging';
+import { basisBlock, LESS_TO_DO } from './judging';
 
 const schema = z.object({
   ...adjustmentBase,
@@ -50,9 +50,8 @@ export const leaveOut: AdjustmentKind<LeaveOut> = {
     return isItem(found) ? `The question “${words}” is left out.` : `${labelOf(found)} “${words}” is left out.`;
   },
   judge(a, c) {
-    if (a.what === 'page') return judgeRemoval(c, c.basis.pages.find((p) => p.id === a.target)?.blocks ?? []);
-    const out = basisBlock(c, a.target);
-    return out && isItem(out) ? judgeRemoval(c, [out]) : accommodation('Less on the page; nothing less is asked.');
+    const out = a.what === 'page' ? undefined : basisBlock(c, a.target);
+    return out && !isItem(out) ? accommodation('Less on the page; no question is left out.') : LESS_TO_DO;
   },
   review(a, sheet) {
     const target = a.what === 'page' ? sheet.basisPage(a.target) : sheet.basisBlock(a.target);

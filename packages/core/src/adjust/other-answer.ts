@@ -1,6 +1,6 @@
 import { z } from '../zod';
 import { findBlock } from '../activity/activity';
-import { type Demand, DEMANDS, idSchema } from '../activity/block';
+import { idSchema } from '../activity/block';
 import { type Block, isItem, type ItemBlock, keyWordsOf, labelOf } from '../activity/blocks';
 import {
   accommodation,
@@ -10,7 +10,6 @@ import {
   ask,
   lostTarget,
   missed,
-  modification,
   snippet,
   untouched,
   replacing,
@@ -57,13 +56,10 @@ export const otherAnswer: AdjustmentKind<OtherAnswer> = {
   },
   judge(a, c) {
     const b = basisBlock(c, a.target);
-    if (!b || !isItem(b)) return accommodation('Another way to show the same.');
-    const high: Demand = 'explain';
-    if (DEMANDS.indexOf(b.demand) >= DEMANDS.indexOf(high) && a.to === 'single-choice')
-      return modification('The question asks to explain; choosing asks only to recognise.');
+    if (!b || !isItem(b)) return accommodation('The question is answered in another way.');
     return TYPED.has(b.kind) && a.to === 'single-choice'
       ? accommodation('The same question, with the answer chosen in place of written.')
-      : accommodation('Another way to show the same.');
+      : accommodation('The same question, answered in another way.');
   },
   review(a, sheet) {
     const b = sheet.basisBlock(a.target);

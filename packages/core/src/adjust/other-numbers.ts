@@ -123,7 +123,7 @@ export const otherNumbers: AdjustmentKind<OtherNumbers> = {
     });
     return narrower
       ? modification('The numbers stay much smaller than the master’s: less is asked.')
-      : accommodation('The same calculation with other numbers.');
+      : accommodation('The same calculation with other numbers; whether they are as hard was not looked at.');
   },
   review(a, sheet) {
     const b = sheet.basisBlock(a.target);

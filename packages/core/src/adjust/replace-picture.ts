@@ -48,7 +48,7 @@ export const replacePicture: AdjustmentKind<ReplacePicture> = {
     findBlock(basis, a.target)
       ? `Another picture stands in place of “${snippet(a.was.alt)}”: “${snippet(a.now.alt)}”.`
       : 'Another picture for one that the basis no longer has.',
-  judge: () => accommodation('Another picture; the same is asked.'),
+  judge: () => accommodation('Another picture; no question on its page was found to be about it.'),
   review(a, sheet) {
     const now = pictureIn(sheet.basisBlock(a.target));
     if (!now) return lostTarget(a.target, 'The picture it replaced is gone.', a.was.alt, a.now.alt);

@@ -36,7 +36,7 @@ export const rewordInstructions: AdjustmentKind<RewordInstructions> = {
   },
   judge: (a, c) =>
     basisBlock(c, a.target)?.kind === 'instruction'
-      ? accommodation('Another way to work on the same questions.')
+      ? accommodation('Other instructions; no answer was found in them.')
       : reword.judge(asReword(a), c),
   review(a, sheet, context) {
     const r = reword.review(asReword(a), sheet, context);

@@ -13,10 +13,8 @@ import {
   untouched,
   WAITS,
   accommodation,
-  modification,
   replacing,
 } from './adjustment';
-import { basisBlock, givesAway } from './judging';
 import type { Sheet } from './sheet';
 
 const schema = z.object({
@@ -114,12 +112,7 @@ export const reword: AdjustmentKind<Reword> = {
     const label = block && wordsOf(block).find((w) => w.field === a.field)?.label;
     return `${label ?? 'The text'} “${snippet(a.was)}” is worded “${snippet(a.now, 80)}”.`;
   },
-  judge(a, c) {
-    const b = basisBlock(c, a.target);
-    return b && givesAway(a.now, b, a.was) && a.field === 'prompt'
-      ? modification('The new wording says the answer.')
-      : accommodation('Other words for the same question.');
-  },
+  judge: () => accommodation('Other words; no answer, no other number and no “not” was found in them.'),
   review(a, sheet, context) {
     const block = sheet.basisBlock(a.target);
     const basis = block && wordsAt(block, a.field);

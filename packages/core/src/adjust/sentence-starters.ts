@@ -45,7 +45,7 @@ export const sentenceStarters: AdjustmentKind<SentenceStarters> = {
     const of = block && isItem(block) ? `“${snippet(block.prompt)}”` : 'A question that the basis no longer has';
     return `${of} offers beginnings to write on from: ${a.starters.join(' / ')}.`;
   },
-  judge: () => accommodation('The beginning of a sentence helps; the thought is still the learner’s.'),
+  judge: () => accommodation('Beginnings of sentences; the answer was not found in them.'),
   review(a, sheet) {
     const block = sheet.turnedBlock(a.target);
     if (block?.kind !== 'long-text')

@@ -77,7 +77,7 @@ export const stepsToTick: AdjustmentKind<StepsToTick> = {
     return { edits: [{ edit: 'insert-block', block, pageId: place.pageId, after: a.target }], missed: [] };
   },
   describe: (a) => `The instruction “${snippet(a.was)}” comes in ${a.steps.length} steps to tick off.`,
-  judge: () => accommodation('The same work, step by step.'),
+  judge: () => accommodation('Steps beside the work; no answer was found in them.'),
   review(a, sheet) {
     const block = sheet.basisBlock(a.target);
     const mine = a.steps.map((s) => s.text).join(' / ');

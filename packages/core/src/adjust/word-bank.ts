@@ -57,7 +57,7 @@ export const wordBank: AdjustmentKind<WordBank> = {
   judge: (a) =>
     a.words.length < 2
       ? modification('A bank of one word gives the answer away.')
-      : accommodation('The words are given; which goes where is still asked.'),
+      : accommodation('Words to choose from are given; which goes where is still asked.'),
   review(a, sheet) {
     const page = sheet.basisPage(a.page);
     const place = reviewPlace(a, sheet, a.words.join(' · '));

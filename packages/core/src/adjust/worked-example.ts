@@ -7,6 +7,6 @@ export const workedExampleAdded = insertingKind('worked-example', {
   label: 'Worked example',
   done: 'worked example added',
   category: 'support',
-  judge: () => accommodation('One task is shown done; the learner’s own is still asked.'),
+  judge: () => accommodation('One task is shown done; no answer to the learner’s own was found in it.'),
   says: (b) => `A worked example is added: “${snippet(wordsOf(b)[0]?.text ?? '', 80)}”.`,
 });

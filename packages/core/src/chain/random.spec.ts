@@ -6,7 +6,7 @@ import { CannotRecord } from '../adjust/cannot-record';
 import { withoutAdjustment } from '../adjust/without';
 import { compareVersions } from '../derive/compare';
 import { derive } from '../derive/derive';
-import { classify } from '../measure/classify';
+import { classify } from '../verdict/classify';
 import { RULE_NAMES, ruleKinds } from '../recipe/rules';
 import { type Recipe, readRecipe, runRecipe, writeRecipe } from '../recipe/recipe';
 import { familyOf, inPlace, masters, stamp, type Step, steps, withVersions } from '../testing/random-family';
@@ -154,8 +154,10 @@ describe('a verdict', () => {
           for (const a of chainOf(family, v.id).flatMap((x) => x.adjustments)) {
             const verdict = result.adjustments.get(a.id);
             if (verdict) expect(verdict.why).toMatch(/\.$/);
+            // Who is asked is asked something.
+            expect(verdict?.question !== undefined).toBe(verdict?.judgement === 'to judge');
           }
-          expect(['same', 'accommodation', 'modification', 'addition']).toContain(result.judgement);
+          expect(['same', 'accommodation', 'modification', 'addition', 'to judge']).toContain(result.judgement);
         }
       }),
     );

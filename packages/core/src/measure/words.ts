@@ -3,26 +3,26 @@ import { type Block, isItem } from '../activity/blocks';
 import { plainTextOf } from '../activity/plain-text';
 import { plainRich } from '../activity/rich';
 
-export function wordsIn(text: string): string[] {
-  return text.match(/[\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*/gu) ?? [];
-}
+export { sentencesIn } from './sentences';
 
-/** Sentences end at . ! ? or a line's end; a question's numbering is no sentence. */
-export function sentencesIn(text: string): string[] {
-  return text
-    .split(/(?<=[.!?…])\s+|\n+/u)
-    .map((s) => s.trim())
-    .filter((s) => wordsIn(s).length > 0);
+/**
+ * The words of a text as a person counts them: what stands between room and dashes. "Well-known", "don't", "3.5", "8:40",
+ * "1,000", "1/2" and "a.m." are one word each.
+ */
+export function wordsIn(text: string): string[] {
+  return text.match(/(?:\p{L}\.){2,}|[\p{L}\p{N}]+(?:(?:['’‐‑-]|(?<=\p{N})[.,:/](?=\p{N}))[\p{L}\p{N}]+)*/gu) ?? [];
 }
 
 /** A field that is filled for each learner counts as one easy word: what will stand there is not known yet. */
 export const withFieldsAsWords = (text: string): string => text.replace(/\[\p{L}[\p{L} ]*\]/gu, 'you');
 
-/** The words a learner reads in a block. */
-export const learnerText = (block: Block): string =>
-  block.audience !== 'learner' || block.kind === 'picture' ? '' : plainTextOf(block);
+/** The words a learner reads in a block; the description of a picture is read to who cannot see it. */
+export const learnerText = (block: Block): string => {
+  if (block.audience !== 'learner' || block.kind === 'picture') return '';
+  return 'alt' in block ? plainTextOf({ ...block, alt: '' } as Block) : plainTextOf(block);
+};
 
-/** The running text that the formulas measure: passages, instructions and questions, not labels and choices. */
+/** The running text of a block: of a passage or text all, of an instruction or question what is said. */
 export const prose = (block: Block): string => {
   if (block.audience !== 'learner') return '';
   if (block.kind === 'text' || block.kind === 'passage') return plainRich(block.text);

@@ -277,8 +277,8 @@ export const ruleKinds = {
   'extra-time': kind({
     label: 'Extra time',
     schema: z.object({ rule: z.literal('extra-time'), percent: count(0, 300), days: count(0, 60) }),
-    fresh: { rule: 'extra-time', percent: 25, days: 0 },
-    says: (r) => `${r.percent} % more time${r.days ? ` and ${r.days} more days` : ''}.`,
+    fresh: { rule: 'extra-time', percent: 0, days: 1 },
+    says: (r) => counted(r.days, 'One day more until it is due.', '{n} days more until it is due.'),
     run: (r, c) => once(c, { kind: 'extra-time', percent: r.percent, days: r.days }),
   }),
 };

@@ -33,7 +33,7 @@ export const SHIPPED_RECIPES: readonly Recipe[] = [
       { rule: 'steps', least: 2 },
       { rule: 'one-at-a-time' },
       { rule: 'flaps' },
-      { rule: 'extra-time', percent: 25, days: 0 },
+      { rule: 'extra-time', percent: 0, days: 1 },
     ],
   },
 ];

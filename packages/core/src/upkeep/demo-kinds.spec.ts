@@ -4,7 +4,7 @@ import { wordsOf, withWords } from '../activity/blocks';
 import { type Family, latest, versionOf } from '../activity/family';
 import { type Adjustment, adjustmentKinds, adjustmentSchema, kindOfAdjustment } from '../adjust/registry';
 import { withoutAdjustment } from '../adjust/without';
-import { classify } from '../measure/classify';
+import { classify } from '../verdict/classify';
 import { demoWorkspace } from '../demo/index';
 import { derive } from '../derive/derive';
 import { pendingUpkeep, resolveUpkeep, saveRevision } from './resolve';
@@ -76,7 +76,7 @@ describe.each(CASES)('$name', (c) => {
   });
   it('has a verdict with its why', () => {
     const verdict = classify(c.family, c.versionId).adjustments.get(c.a.id);
-    expect(['accommodation', 'modification', 'addition']).toContain(verdict?.judgement);
+    expect(['accommodation', 'modification', 'addition', 'to judge']).toContain(verdict?.judgement);
     expect(verdict?.why).toMatch(/\.$/);
   });
   it('switched off is as if it were not there', () => {

@@ -21,7 +21,7 @@ export interface CaseResult {
 }
 
 /** What the core says where it leaves something to the teacher. */
-const ASKS = /^(?:yours|to judge|ask|none)\b/;
+const ASKS = /^(?:yours|to judge|ask|no opinion|none fits)\b/;
 
 export function runCases(set: CaseSet, csv: string): CaseResult[] {
   return Papa.parse<CaseRow>(csv.trim(), { header: true }).data.map((row) => {

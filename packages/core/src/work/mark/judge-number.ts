@@ -1,7 +1,8 @@
 import { plainWords } from '../plain-words';
 import type { AskedNumber, Judged } from './judge';
 import { type ReadNumber, readQuantity } from './read-number';
-import { besideUnit, sameNoun, tidyUnit } from './units';
+import { sameNoun } from '../../nouns';
+import { besideUnit, tidyUnit } from './units';
 
 const yours = (why: string): Judged => ({ is: 'yours', why });
 

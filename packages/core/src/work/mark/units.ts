@@ -1,4 +1,5 @@
 import Qty from 'js-quantities';
+import { sameNoun } from '../../nouns';
 import { trimOf } from '../../spaces';
 
 /** Money, which is no physical quantity: the names of each coin and note, and how many of the smallest it is. */
@@ -63,19 +64,6 @@ function quantity(unit: string): Qty | null {
 }
 
 const moneyOf = (unit: string) => MONEY.filter(([, , names]) => names.includes(unit.toLowerCase()));
-
-const endings: readonly (readonly [RegExp, string])[] = [
-  [/ies$/, 'y'],
-  [/(s|x|z|ch|sh|o)es$/, '$1'],
-  [/s$/, ''],
-];
-/** Forms of a noun that count as one: itself and what its endings leave. */
-const forms = (noun: string): string[] => [
-  noun,
-  ...endings.flatMap(([end, by]) => (end.test(noun) ? [noun.replace(end, by)] : [])),
-];
-/** Whether two nouns are one, in the singular or plural by a rule. */
-export const sameNoun = (a: string, b: string): boolean => forms(a).some((f) => forms(b).includes(f));
 
 export type UnitsBeside =
   | { readonly are: 'same' }

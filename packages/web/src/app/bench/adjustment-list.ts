@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { type Adjustment, adjustmentKinds, counts, kindOfAdjustment, originOf } from '@lorvet/core';
+import { type Adjustment, adjustmentKinds, counts, type Judgement, kindOfAdjustment, originOf } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { type AdjustmentPatch, BenchActions } from '../store/actions';
@@ -9,6 +9,7 @@ import { SELECT } from '../ui/controls/select';
 import { BenchView } from './bench-view';
 import { VersionHere } from './version-here';
 import { dayIn } from '../ui/when';
+import { toneOf } from './tone';
 
 /** The adjustments that touched the chosen block; all of the version's where none is chosen. */
 @Component({
@@ -22,6 +23,7 @@ export class AdjustmentList {
   private readonly view = inject(BenchView);
   protected readonly here = inject(VersionHere);
   protected readonly counts = counts;
+  protected readonly toneOf = toneOf;
 
   readonly adjustments = computed(() => {
     const s = this.here.state();
@@ -55,6 +57,11 @@ export class AdjustmentList {
     if (judgement === '') this.patch(a, { overrule: null });
     else if (judgement === 'accommodation' || judgement === 'modification' || judgement === 'addition')
       this.patch(a, { overrule: { judgement, reason: reason.trim() || 'the teacher’s judgement' } });
+  }
+
+  /** Answers what only the teacher can know: the answer is kept with the question, as the reason. */
+  protected judge(a: Adjustment, judgement: Judgement, answer: string, question: string): void {
+    this.patch(a, { overrule: { judgement, reason: `${question} ${answer === 'yes' ? 'Yes' : 'No'}.` } });
   }
 
   protected remove(a: Adjustment): void {

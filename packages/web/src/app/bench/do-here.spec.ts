@@ -119,8 +119,10 @@ describe('done', () => {
   it('settings of the whole version are its own', async () => {
     await open();
     await place.press('Extra time …');
-    await place.write(/^Per cent more time/, '50');
+    await place.write(/^Days more until it is due/, '3');
     await place.press('Do it');
-    expect(derive(place.family('rock-pool'), 'rp-ext').content.settings).toMatchObject({ extraTime: { percent: 50 } });
+    expect(derive(place.family('rock-pool'), 'rp-ext').content.settings).toMatchObject({
+      extraTime: { percent: 0, days: 3 },
+    });
   });
 });

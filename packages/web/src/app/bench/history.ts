@@ -112,7 +112,7 @@ export class History {
     'Items',
     'Words',
     'Words a sentence',
-    'Grade (Flesch–Kincaid)',
+    'Grade of the hardest text',
     'Dale–Chall',
     'Hard words',
     'Choices',

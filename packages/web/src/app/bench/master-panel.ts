@@ -5,7 +5,12 @@ import {
   findBlock,
   isItem,
   type ItemBlock,
+  LANGUAGES,
+  LANGUAGE_LABELS,
   listOf,
+  proposeProtects,
+  SKILL_LABELS,
+  SKILLS,
   mostAt,
   mostIn,
   objectiveSchema,
@@ -13,11 +18,13 @@ import {
   whereUsedInSteps,
   questionNumbers,
 } from '@lorvet/core';
+import { languageOf } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
 import { CheckBox } from '../ui/controls/check';
 import { NumberField } from '../ui/controls/number';
+import { Several } from '../ui/controls/several';
 import { SELECT } from '../ui/controls/select';
 import { IconButton } from '../ui/icon-button';
 import { BenchView, nameOf } from './bench-view';
@@ -41,6 +48,7 @@ import { many } from '../platform/many';
     MeasuresTable,
     NumberField,
     NumberRules,
+    Several,
     QtiOut,
     Textarea,
     ...SELECT,
@@ -112,6 +120,18 @@ import { many } from '../platform/many';
               >
             }
           } @else if (b.canBeTeachers) {
+            @if (b.block.kind === 'text' || b.block.kind === 'passage') {
+              <lv-select
+                label="Language of this text"
+                [value]="b.block.language ?? ''"
+                (chosen)="setLanguageOf(b.block, $event)"
+              >
+                <lv-option value="" label="as found" />
+                @for (l of LANGUAGES; track l) {
+                  <lv-option [value]="l" [label]="LABELS[l]" />
+                }
+              </lv-select>
+            }
             <lv-check [on]="b.block.audience === 'teacher'" (turned)="setAudience(b.block, $event)"
               >Only for you, never shown to learners</lv-check
             >
@@ -155,28 +175,44 @@ import { many } from '../platform/many';
             >Ages
             <input pInputText #ages maxlength="40" [value]="master.ages" (change)="about({ ages: ages.value.trim() })"
           /></label>
+          <lv-select label="Language of its texts" [value]="master.language ?? ''" (chosen)="setLanguage($event)">
+            <lv-option value="" label="as found: {{ LABELS[found()] }}" />
+            @for (l of LANGUAGES; track l) {
+              <lv-option [value]="l" [label]="LABELS[l]" />
+            }
+          </lv-select>
           <h3>Objectives</h3>
           <ul class="stack objectives">
             @for (o of master.objectives; track o.id) {
-              <li class="row">
-                <input
-                  pInputText
-                  class="input grow"
-                  #text
-                  [maxLength]="mostInObjective"
-                  [value]="o.text"
-                  [attr.aria-label]="'Objective ' + ($index + 1)"
-                  (change)="objective(o.id, text.value)"
+              <li class="objective">
+                <div class="row">
+                  <input
+                    pInputText
+                    class="input grow"
+                    #text
+                    [maxLength]="mostInObjective"
+                    [value]="o.text"
+                    [attr.aria-label]="'Objective ' + ($index + 1)"
+                    (change)="objective(o.id, text.value)"
+                  />
+                  <span class="tag" [class.madder]="!asked().get(o.id)" [title]="'Items that ask for this objective'">{{
+                    asked().get(o.id) ?? 0
+                  }}</span>
+                  <button
+                    type="button"
+                    lvIcon="x"
+                    [says]="'Remove objective ' + o.text"
+                    (click)="objective(o.id, '')"
+                  ></button>
+                </div>
+                <lv-several
+                  class="protects"
+                  [label]="'Objective ' + ($index + 1) + ' protects'"
+                  [options]="skills"
+                  [value]="protects().get(o.id) ?? []"
+                  [placeholder]="o.protects ? 'nothing that a support takes over' : 'not said: you are asked'"
+                  (told)="protect(o.id, $event)"
                 />
-                <span class="tag" [class.madder]="!asked().get(o.id)" [title]="'Items that ask for this objective'">{{
-                  asked().get(o.id) ?? 0
-                }}</span>
-                <button
-                  type="button"
-                  lvIcon="x"
-                  [says]="'Remove objective ' + o.text"
-                  (click)="objective(o.id, '')"
-                ></button>
               </li>
             }
             <li>
@@ -234,6 +270,10 @@ import { many } from '../platform/many';
     .objectives {
       gap: 5px;
     }
+    .objective {
+      padding-bottom: 8px;
+      border-bottom: 1px solid var(--line);
+    }
     .objectives .row {
       gap: 2px;
       flex-wrap: nowrap;
@@ -268,6 +308,8 @@ export class MasterPanel {
   constructor() {
     void inject(Parts).list('objectives');
   }
+
+  protected readonly skills = SKILLS.map((id) => ({ id, label: SKILL_LABELS[id] }));
 
   protected clamp(n: number | null): number {
     return n === null ? 1 : Math.min(100, Math.max(0, n));
@@ -305,6 +347,48 @@ export class MasterPanel {
 
   protected about(patch: { title?: string; subject?: string; ages?: string }): void {
     this.view.changeMaster((c) => ({ ...c, ...patch }), 'about this activity');
+  }
+
+  protected readonly LANGUAGES = LANGUAGES;
+  protected readonly LABELS = LANGUAGE_LABELS;
+  /** The language that the texts are found to be in. */
+  protected readonly found = computed(() => {
+    const master = this.view.master();
+    if (!master) return 'en';
+    const { language: _, ...rest } = master;
+    return languageOf(rest);
+  });
+
+  protected setLanguage(value: string): void {
+    const language = LANGUAGES.find((l) => l === value);
+    this.view.changeMaster(({ language: _, ...c }) => (language ? { ...c, language } : c), 'language of the texts');
+  }
+
+  /** The language of one text, where it is another than the activity's. */
+  protected setLanguageOf(block: Block, value: string): void {
+    const language = LANGUAGES.find((l) => l === value);
+    this.view.changeBlock(
+      block.id,
+      (b) => {
+        if (b.kind !== 'text' && b.kind !== 'passage') return b;
+        const { language: _, ...rest } = b;
+        return language ? { ...rest, language } : rest;
+      },
+      'language of a text',
+    );
+  }
+
+  /** What the teacher said that an objective protects, or what its words name. */
+  protected readonly protects = computed(
+    () => new Map((this.view.master()?.objectives ?? []).map((o) => [o.id, o.protects ?? proposeProtects(o.text)])),
+  );
+
+  protected protect(id: string, skills: readonly string[]): void {
+    const protects = SKILLS.filter((s) => skills.includes(s));
+    this.view.changeMaster(
+      (c) => ({ ...c, objectives: c.objectives.map((o) => (o.id === id ? { ...o, protects } : o)) }),
+      'what an objective protects',
+    );
   }
 
   protected objective(id: string, text: string): void {

@@ -1,17 +1,30 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
-import { type Formula, FORMULAS, type FormulaId, LEAST_WORDS, type Measures } from '@lorvet/core/measures';
+import { LANGUAGE_LABELS } from '@lorvet/core';
+import {
+  figureSaid,
+  FIRST_FORMULA,
+  type Formula,
+  FORMULAS,
+  LEAST_WORDS,
+  type Measures,
+  type Readability,
+  SURENESS_SAYS,
+} from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
-import { figure } from '../ui/tenth';
 
 interface Row {
+  /** What it is about; a row of its own, without a name, heads those that follow. */
+  readonly group: string;
   readonly name: string;
   readonly title: string;
   readonly left: string;
   readonly right: string;
 }
 
-/** The formula shown unasked: it works on the shortest texts. */
-const FIRST: FormulaId = 'kincaid';
+/** The readability of one part of what is measured. */
+type Part = (m: Measures) => Readability;
+const HARDEST: Part = (m) => m.readability;
+const PROMPTS: Part = (m) => m.prompts;
 
 /** A version's measures beside the master's; alone, the master's. */
 @Component({
@@ -33,14 +46,22 @@ const FIRST: FormulaId = 'kincaid';
         </tr>
       </thead>
       <tbody>
-        @for (r of rows(); track r.name) {
-          <tr [title]="r.title">
-            <th scope="row">{{ r.name }}</th>
-            <td>{{ r.left }}</td>
-            @if (here()) {
-              <td [class.other]="r.left !== r.right">{{ r.right }}</td>
-            }
-          </tr>
+        @for (r of rows(); track r.group + r.name) {
+          @if (r.name) {
+            <tr [title]="r.title">
+              <th scope="row">{{ r.name }}</th>
+              <td>{{ r.left }}</td>
+              @if (here()) {
+                <td [class.other]="r.left !== r.right">{{ r.right }}</td>
+              }
+            </tr>
+          } @else {
+            <tr class="group">
+              <th [attr.colspan]="here() ? 3 : 2" scope="rowgroup">
+                {{ r.group }} <span>{{ r.title }}</span>
+              </th>
+            </tr>
+          }
         }
       </tbody>
     </table>
@@ -78,6 +99,14 @@ const FIRST: FormulaId = 'kincaid';
       width: 52px;
       text-align: right;
     }
+    .group th {
+      padding-top: 8px;
+      font-weight: 650;
+    }
+    .group span {
+      font-weight: 400;
+      color: var(--ink-2);
+    }
     .other {
       font-weight: 700;
     }
@@ -91,47 +120,85 @@ export class MeasuresTable {
   protected readonly all = signal(false);
   protected readonly least = LEAST_WORDS;
   protected readonly tooShort = computed(
-    () => (this.here() ?? this.master()).readability.figures.kincaid === undefined,
+    () => Object.keys((this.here() ?? this.master()).readability.figures).length === 0,
   );
   protected readonly rows = computed<Row[]>(() => {
-    const m = this.master();
-    const h = this.here() ?? m;
-    const row = (name: string, title: string, of: (x: Measures) => string): Row => ({
-      name,
-      title,
-      left: of(m),
-      right: of(h),
-    });
-    const formula = (f: Formula): Row =>
-      row(
-        f.scale.startsWith('US') ? `Grade (${f.name})` : f.name,
-        `${f.source}. ${f.scale}. ${f.limits} Needs ${f.leastWords} words${f.leastSentences > 1 ? ` and ${f.leastSentences} sentences` : ''}.`,
-        (x) => figure(x.readability.figures[f.id]),
-      );
-    // A formula that neither text is long enough for says nothing here.
-    const figures = FORMULAS.filter(
-      (f) => (this.all() || f.id === FIRST) && [m, h].some((x) => x.readability.figures[f.id] !== undefined),
-    );
+    const hasPassages = [this.master(), this.here()].some((m) => m?.passages.length);
     return [
-      ...(this.all() ? [row('Pages', '', (x) => `${x.pages}`)] : []),
-      row('Items', 'Questions that ask for an answer', (x) => `${x.items}`),
-      row('Words', 'All words a learner reads', (x) => `${x.words}`),
-      row('Words per sentence', 'In passages, instructions and questions', (x) =>
-        x.readability.wordsPerSentence.toFixed(1),
-      ),
-      ...figures.map(formula),
+      ...(this.all() ? [this.row('', 'Pages', '', (x) => `${x.pages}`)] : []),
+      this.row('', 'Items', 'Questions that ask for an answer', (x) => `${x.items}`),
+      this.row('', 'Words', 'All words a learner reads', (x) => `${x.words}`),
+      ...(hasPassages ? this.partRows('Hardest passage', HARDEST) : []),
+      ...(hasPassages && this.all() ? this.passageRows() : []),
+      ...this.partRows('Questions, choices, examples', hasPassages ? PROMPTS : HARDEST),
+      this.headed('All', ''),
       ...(this.all()
-        ? [
-            row(
-              'Hard words (Dale–Chall)',
-              'Different words not on the list of familiar words',
-              (x) => `${x.readability.hardWords.length}`,
-            ),
-            row('Objectives', 'Objectives that still have an item', (x) => `${x.objectivesKept.length}`),
-          ]
+        ? [this.row('', 'Objectives', 'Objectives that still have an item', (x) => `${x.objectivesKept.length}`)]
         : []),
-      row('Choices per item', '', (x) => (x.choicesPerItem === null ? '–' : x.choicesPerItem.toFixed(1))),
-      row('Minutes, about', '90 words a minute, and each kind of item its own time', (x) => x.minutes.toFixed(0)),
+      this.row('', 'Choices per item', 'On average', (x) => x.choicesPerItem?.toFixed(1) ?? '–'),
+      ...(this.all() ? [this.row('', 'Most choices', '', (x) => `${x.mostChoices ?? '–'}`)] : []),
+      this.row('', 'Minutes, about', '90 words a minute, what is heard, and each kind of item its own time', (x) =>
+        x.minutes.toFixed(0),
+      ),
     ];
   });
+
+  private row(group: string, name: string, title: string, of: (x: Measures) => string): Row {
+    const m = this.master();
+    return { group, name, title, left: of(m), right: of(this.here() ?? m) };
+  }
+
+  private headed(group: string, title: string): Row {
+    return { group, name: '', title, left: '', right: '' };
+  }
+
+  /** Sentences and formulas of one part, with how sure they are. */
+  private partRows(group: string, part: Part): Row[] {
+    const both = [part(this.master()), part(this.here() ?? this.master())];
+    const least = both.reduce((a, b) => (a.words <= b.words ? a : b));
+    const language = least.language === 'en' ? '' : `${LANGUAGE_LABELS[least.language]}, `;
+    const first = FIRST_FORMULA[least.language];
+    // A formula that neither text is long enough for says nothing here.
+    const formulas = FORMULAS.filter(
+      (f) => (this.all() || f.id === first) && both.some((r) => r.figures[f.id] !== undefined),
+    );
+    const hasFigures = formulas.length > 0;
+    return [
+      this.headed(group, `${language}${hasFigures ? SURENESS_SAYS[least.sure] : 'too short for a formula'}`),
+      this.row(group, 'Words per sentence', '', (x) => part(x).wordsPerSentence.toFixed(1)),
+      ...formulas.map((f) => this.formulaRow(group, f, part)),
+      ...(this.all() && least.language === 'en'
+        ? [
+            this.row(
+              group,
+              'Hard words (Dale–Chall)',
+              'Different words not on the list of familiar words',
+              (x) => `${part(x).hardWords.length}`,
+            ),
+          ]
+        : []),
+    ];
+  }
+
+  private formulaRow(group: string, f: Formula, part: Part): Row {
+    const sentences = f.leastSentences > 1 ? ` and ${f.leastSentences} sentences` : '';
+    return this.row(
+      group,
+      f.scale.startsWith('US') ? `Grade (${f.name})` : f.name,
+      `${f.source}. ${f.scale}. ${f.limits} Needs ${f.leastWords} words${sentences}.`,
+      (x) => figureSaid(f, part(x).figures[f.id]),
+    );
+  }
+
+  /** Each passage of the version, or of the master, by its first words. */
+  private passageRows(): Row[] {
+    const by = (m: Measures, id: string) => m.passages.find((p) => p.blockId === id)?.readability;
+    return (this.here() ?? this.master()).passages.map(({ blockId, begins, readability }) => {
+      const id = FIRST_FORMULA[readability.language];
+      const f = FORMULAS.find((x) => x.id === id);
+      return this.row('passages', `“${begins.slice(0, 24)} …”`, `${begins} …`, (x) =>
+        f ? figureSaid(f, by(x, blockId)?.figures[f.id]) : '–',
+      );
+    });
+  }
 }

@@ -31,6 +31,7 @@ import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
 import { Latest } from '../ui/latest';
 import { counted } from '../platform/many';
+import { toneOf } from './tone';
 
 const MOST = 3;
 const FIRST_ROWS = 10;
@@ -61,6 +62,7 @@ export class Tiers {
   private readonly notice = inject(Notice);
   private readonly router = inject(Router);
   protected readonly MOST = MOST;
+  protected readonly toneOf = toneOf;
   protected readonly ready = holdFamily(() => this.familyId());
   protected readonly family = computed<Family | undefined>(() => this.work.families()[this.familyId()]);
   protected readonly title = computed(() => {

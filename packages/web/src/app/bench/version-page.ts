@@ -35,6 +35,7 @@ import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
 import { BenchView, nameOf } from './bench-view';
 import { tenth } from '../ui/tenth';
+import { toneOf } from './tone';
 
 interface Said {
   readonly id: Id;
@@ -86,6 +87,7 @@ export class VersionPage {
   protected readonly view = inject(BenchView);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly counts = counts;
+  protected readonly toneOf = toneOf;
   protected readonly filters = ['all', 'changed', 'left out'] as const;
 
   protected setFilter(value: string): void {

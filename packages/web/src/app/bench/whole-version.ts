@@ -14,6 +14,7 @@ import { BenchView } from './bench-view';
 import { DoHere } from './do-here';
 import { FromElsewhere } from './from-elsewhere';
 import { MeasuresTable } from './measures-table';
+import { toneOf } from './tone';
 import { VersionChain } from './version-chain';
 import { VersionHere } from './version-here';
 import { tenth } from '../ui/tenth';
@@ -38,6 +39,7 @@ import { tenth } from '../ui/tenth';
   templateUrl: './whole-version.html',
 })
 export class WholeVersion {
+  protected readonly toneOf = toneOf;
   protected readonly view = inject(BenchView);
   private readonly state = inject(VersionHere).state;
   protected readonly isOpen = signal(false);
@@ -53,6 +55,8 @@ export class WholeVersion {
     switch (this.verdict()?.judgement) {
       case 'modification':
         return 'A modification';
+      case 'to judge':
+        return 'Yours to judge';
       case 'accommodation':
         return 'An accommodation';
       case 'addition':

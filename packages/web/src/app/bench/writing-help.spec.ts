@@ -15,7 +15,7 @@ describe('help with easier words', () => {
 
   it('says the grade by a named formula, and the one to reach', async () => {
     const place = await open(`${LONG} ${LONG}`, 3);
-    expect(place.text).toMatch(/Grade \d+\.\d \(Flesch–Kincaid\), to reach 3\./);
+    expect(place.text).toMatch(/Grade \d+\.\d \(Flesch–Kincaid, a rough sign: under 100 words\), to reach 3\./);
     expect(place.text).toContain('2 long sentences (over 14 words), tinted.');
   });
   it('says so where a text is too short for a grade', async () => {

@@ -10,11 +10,10 @@ import {
   untracked,
 } from '@angular/core';
 import { plainRich, sentencesIn, wordsIn } from '@lorvet/core';
-import { readability } from '@lorvet/core/measures';
+import { figureSaid, FORMULAS, readability, SURENESS_SAYS } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { Words } from '../platform/words';
 import { Latest } from '../ui/latest';
-import { figure } from '../ui/tenth';
 import { counted } from '../platform/many';
 
 /** A sentence of more words than this is marked as long. */
@@ -28,6 +27,8 @@ interface Piece {
 }
 
 /** Beside words that are being made easier: what is hard in them, and more common words for it. */
+const KINCAID = FORMULAS[0] as (typeof FORMULAS)[number];
+
 @Component({
   selector: 'lv-writing-help',
   imports: [ButtonDirective],
@@ -37,7 +38,7 @@ interface Piece {
       <h3>Easier words</h3>
       <p class="small" role="status">
         @if (grade() !== '–') {
-          Grade {{ grade() }} (Flesch–Kincaid){{ target() === null ? '' : ', to reach ' + target() }}.
+          Grade {{ grade() }} (Flesch–Kincaid, {{ sure() }}){{ target() === null ? '' : ', to reach ' + target() }}.
         } @else {
           Too short for a grade.
         }
@@ -110,7 +111,8 @@ export class WritingHelp {
   protected readonly LONG = LONG;
   private readonly plain = computed(() => plainRich(this.text()));
   protected readonly r = computed(() => readability(this.plain()));
-  protected readonly grade = computed(() => figure(this.r().figures.kincaid));
+  protected readonly grade = computed(() => figureSaid(KINCAID, this.r().figures.kincaid));
+  protected readonly sure = computed(() => SURENESS_SAYS[this.r().sure]);
   protected readonly hard = signal<readonly { word: string; simpler: readonly string[] }[]>([]);
   protected readonly long = computed(() => sentencesIn(this.plain()).filter((s) => wordsIn(s).length > LONG).length);
   protected readonly pieces = computed<Piece[]>(() => {

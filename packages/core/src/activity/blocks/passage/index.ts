@@ -1,4 +1,5 @@
 import { z } from '../../../zod';
+import { languageSchema } from '../../language';
 import { blockBase, type BlockKind, idSchema } from '../../block';
 
 const schema = z.object({
@@ -8,6 +9,8 @@ const schema = z.object({
   text: z.string().max(40000),
   /** Whether every fifth line has its number, so that a question can point at one. */
   numbered: z.boolean().default(false),
+  /** The language of its words, where it is another than the activity's. */
+  language: languageSchema.optional(),
 });
 type Passage = z.infer<typeof schema>;
 const learnerSchema = z.object({

@@ -1,7 +1,14 @@
 import { z } from '../../../zod';
+import { languageSchema } from '../../language';
 import { blockBase, type BlockKind, idSchema } from '../../block';
 
-const schema = z.object({ ...blockBase, kind: z.literal('text'), text: z.string().max(20000) });
+const schema = z.object({
+  ...blockBase,
+  kind: z.literal('text'),
+  text: z.string().max(20000),
+  /** The language of its words, where it is another than the activity's. */
+  language: languageSchema.optional(),
+});
 type Text = z.infer<typeof schema>;
 const learnerSchema = z.object({ id: idSchema, kind: z.literal('text'), text: z.string() });
 

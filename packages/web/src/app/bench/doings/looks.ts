@@ -154,11 +154,9 @@ export const LOOKS: readonly Doing[] = [
     label: 'Extra time',
     group: 'Time',
     suits: whole,
-    fields: () => [
-      number('percent', 'Per cent more time', 25, 0, 300),
-      number('days', 'Days more until it is due', 0, 0, 60),
-    ],
-    drafts: (_, v) => [{ kind: 'extra-time', percent: Number(v['percent']), days: Number(v['days']) }],
+    // No clock runs on a sheet: only the days until it is due can be more.
+    fields: () => [number('days', 'Days more until it is due', 1, 1, 60)],
+    drafts: (_, v) => [{ kind: 'extra-time', percent: 0, days: Number(v['days']) }],
   },
   {
     id: 'goes',

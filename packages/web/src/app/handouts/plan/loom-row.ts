@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { Id } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
 import { IconButton } from '../../ui/icon-button';
 import { SwatchMark } from '../../ui/swatch';
 import { PlanAfter } from './plan-after';
@@ -12,7 +13,7 @@ export const MASTER = 'master';
 /** One learner of the loom: who, what the card says, and a crossing with each version. It is drawn anew only where it says something new. */
 @Component({
   selector: 'tr[lvLoomRow]',
-  imports: [IconButton, RouterLink, SwatchMark],
+  imports: [ButtonDirective, IconButton, RouterLink, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
     '[attr.data-row]': 'row().learner.id',

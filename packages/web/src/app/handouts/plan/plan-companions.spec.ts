@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { type HandOut, handOutSchema } from '@lorvet/core';
 import { DemoPlace } from '../../testing/demo-place';
+import { everybodyHas } from '../../testing/everybody-has';
 import { FieldHarness } from '../../testing/harnesses';
 import { Plan } from './plan';
 
@@ -18,7 +19,7 @@ describe('what goes with a hand-out', () => {
     await place.choose('Another activity', 'Catching the right bus');
     await place.rest();
     expect(plan().companions.map((c) => c.is)).toEqual(['notes', 'page', 'activity']);
-    await place.press(/^Accept 7 suggestions/);
+    await everybodyHas(place);
     if (await place.has(FieldHarness, /may stay, because$/)) await place.type(/may stay, because$/, 'as agreed');
     await place.press(/^Schedule for/);
     expect(plan().state).toBe('given');

@@ -1,29 +1,38 @@
 import { computed, effect, inject, Injectable, signal } from '@angular/core';
+import { Router } from '@angular/router';
 import {
   bandsOf,
   cardInShort,
   changedAfter,
   datesFor,
+  derive,
   type HandOut,
   handOutState,
   type Id,
   joinedSince,
+  latest,
   type Learner,
   linesNow,
+  nameForSupports,
   NO_DAYS_OFF,
   type Parts,
   personalVersions,
   type PlanRule,
   recipientsOf,
+  rulesForSupports,
+  runRecipe,
   SCHOOL_ID,
   type Version,
+  versionOf,
   versionTree,
   withRule,
 } from '@lorvet/core';
 import { CLEARLY_BETTER, suggest, type Suggestion } from '@lorvet/core/measures';
 import { Clock } from '../../platform/clock';
+import { Words } from '../../platform/words';
+import { drawSwatch } from '../../ui/draw-swatch';
 import { PlanWork } from '../../platform/plan-work';
-import { HandOutActions } from '../../store/actions';
+import { BenchActions, HandOutActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 import { counted } from '../../platform/many';
 
@@ -45,6 +54,8 @@ const isSame = (a: LoomRow, b: LoomRow): boolean =>
   a.own === b.own &&
   a.suggested === b.suggested &&
   a.why === b.why &&
+  a.lacks === b.lacks &&
+  a.nearest === b.nearest &&
   a.looked === b.looked &&
   a.isOpen === b.isOpen &&
   a.parts === b.parts &&
@@ -58,6 +69,8 @@ export class PlanHere {
   private readonly cards = new WeakMap<Learner, { readonly day: string; readonly says: string }>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
+  private readonly words = inject(Words);
+  private readonly router = inject(Router);
   readonly id = signal('');
   /** The step whose panel is open; null: the one that is next. */
   readonly asked = signal<PlanStep | null>(null);
@@ -238,8 +251,11 @@ export class PlanHere {
       versions,
       byRule: rule,
       own: this.personal().get(learner.id),
-      suggested: differs ? suggestion.versionId : undefined,
-      why: differs ? suggestion.reasons.join('; ') : '',
+      suggested: differs && suggestion.fit === 'fits' ? suggestion.versionId : undefined,
+      why: differs && suggestion.fit === 'fits' ? suggestion.reasons.join('; ') : '',
+      // What the nearest one lacks, while nothing is chosen.
+      lacks: suggestion?.fit === 'none fits' && versions.length === 0 ? suggestion.lacks.join(', ') : '',
+      nearest: this.nameOf(suggestion?.versionId ?? null),
       looked: plan.lookedAs.includes(learner.id),
       // Who joined since gets a version, where no rule has one for them.
       parts: parts.length ? counted(parts.length, '{n} page of other versions', '{n} pages of other versions') : '',
@@ -323,13 +339,53 @@ export class PlanHere {
     this.change({ lines, rules: [] }, 'take a version away');
   }
 
+  /** Suggestions for who has no version yet, of versions that fit. */
+  readonly acceptable = computed(() =>
+    this.without().flatMap((r) => {
+      const s = this.suggestions().get(r.learner.id);
+      return s?.fit === 'fits' && s.versionId !== undefined
+        ? [{ learnerId: r.learner.id, versionId: s.versionId }]
+        : [];
+    }),
+  );
+
+  private nameOf(versionId: Id | null): string {
+    const family = this.family();
+    return versionId === null || !family ? 'the master' : (versionOf(family, versionId)?.name ?? '');
+  }
+
+  /** A version on the nearest one, with the supports that a learner's card agrees and it lacks, as far as rules make them. */
+  async begin(learnerId: Id): Promise<void> {
+    const family = this.family();
+    const s = this.suggestions().get(learnerId);
+    if (!family || s?.versionId === undefined) return;
+    const id = this.clock.newId();
+    const fresh = {
+      id,
+      name: nameForSupports(s.missing),
+      swatch: drawSwatch(this.clock, [family.swatch, ...family.versions.map((v) => v.swatch)]),
+      purpose: '',
+      basis: s.versionId,
+      upTo: latest(family).n,
+      adjustments: [],
+      upkeepLog: [],
+    };
+    const draft = { ...family, versions: [...family.versions, fresh] };
+    const lexicon = await this.words.lexicon(derive(draft, id).content.pages);
+    if (this.family() !== family) return;
+    const stamp = { at: this.clock.iso(), author: 'Teacher', newId: () => this.clock.newId() };
+    const recipe = { id: 'begin', name: fresh.name, purpose: '', rules: rulesForSupports(s.missing) };
+    const made = runRecipe(draft, id, recipe, stamp, lexicon).version;
+    const { recipes: _, ...rest } = made;
+    const adjustments = made.adjustments.map(({ recipe: __, ...a }) => a) as typeof made.adjustments;
+    this.work.dispatch(BenchActions.versionAdded({ familyId: family.id, version: { ...rest, adjustments } }));
+    await this.router.navigate(['/bench', family.id, id]);
+  }
+
   acceptSuggestions(): void {
     const plan = this.plan();
     if (!plan) return;
-    const added = this.without().flatMap((r) => {
-      const s = this.suggestions().get(r.learner.id);
-      return s ? [{ learnerId: r.learner.id, versionId: s.versionId }] : [];
-    });
+    const added = this.acceptable();
     this.change({ lines: [...plan.lines, ...added] }, `accept ${added.length} suggestions`);
   }
 }

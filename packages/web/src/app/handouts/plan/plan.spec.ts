@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { HandOut, SchoolClass } from '@lorvet/core';
 import { DemoPlace } from '../../testing/demo-place';
+import { everybodyHas } from '../../testing/everybody-has';
 import { ButtonHarness, FieldHarness } from '../../testing/harnesses';
 import { HandOuts } from '../handouts';
 import { Plan } from './plan';
@@ -43,20 +44,31 @@ describe('the loom', () => {
   it('counts who is without, and waits with giving out until nobody is', async () => {
     expect(place.text).toContain('7 without');
     expect(await (await place.button(/^Schedule for/)).isDisabled()).toBe(true);
-    await place.press(/^Accept 7 suggestions/);
+    await everybodyHas(place);
     expect(place.text).toContain('0 without');
     await sayWhy();
     expect(await (await place.button(/^Schedule for 23/)).isDisabled()).toBe(false);
   });
 
   it('gives out at a word to everybody, and freezes it', async () => {
-    await place.press(/^Accept 7 suggestions/);
+    await everybodyHas(place);
     await sayWhy();
     await place.press(/^Schedule for/);
     expect(plan().state).toBe('given');
     expect(Object.keys(plan().given)).toHaveLength(23);
     expect(place.text).toContain('Scheduled');
     expect(await place.has(ButtonHarness, /^Accept/)).toBe(false);
+  });
+});
+
+describe('what is suggested', () => {
+  it('says what the nearest version lacks, and begins one that has it with one press', async () => {
+    expect(place.text).toContain('no version fits; Supported lacks hints, a text for reading at 3.9');
+    await place.press(/^Begin one for Zennor C\./);
+    const made = place.family('puncture').versions.at(-1);
+    expect(made).toMatchObject({ name: 'With hints', basis: null });
+    expect(made?.adjustments.length).toBeGreaterThan(0);
+    expect(made?.adjustments.every((a) => a.kind === 'hint' && a.recipe === undefined)).toBe(true);
   });
 });
 
@@ -136,7 +148,7 @@ describe('dates', () => {
   });
 
   it('on a day without school are asked about, and stay for a reason', async () => {
-    await place.press(/^Accept 7 suggestions/);
+    await everybodyHas(place);
     await place.press(/^How/);
     await place.write('Due', '12/26/2026 09:00 AM');
     await place.press(/^Check/);
