@@ -130,12 +130,18 @@ export function draftFlap(b: Block, lifts?: Flap['lifts']): Proposal {
   const keys = keyWordsOf(b);
   if (!isItem(b) || keys.length === 0) return { why: 'It has no key to stand under a flap.' };
   const text = keys.join(' / ').slice(0, 2000);
-  return { kind: 'flap', target: b.id, text, was: keys, ...(lifts ? { lifts } : {}) };
+  return { kind: 'flap', target: b.id, text, was: keys, question: b.prompt, ...(lifts ? { lifts } : {}) };
 }
 
 export function draftStarters(b: Block, starters: readonly string[] = STARTERS): Proposal {
   if (b.kind !== 'long-text') return { why: 'Only a long answer can begin with a starter.' };
-  return { kind: 'sentence-starters', target: b.id, starters: [...starters], was: [...(b.starters ?? [])] };
+  return {
+    kind: 'sentence-starters',
+    target: b.id,
+    starters: [...starters],
+    was: [...(b.starters ?? [])],
+    question: b.prompt,
+  };
 }
 
 export function draftOtherAnswer(b: Block, to: AnswerWay, wrong: readonly string[]): Proposal {

@@ -126,6 +126,23 @@ export const fewerChoices: AdjustmentKind<FewerChoices> = {
       now.key.join() === a.was.key.join();
     if (sameOptions) return untouched;
     const fresh = block.options.filter((o) => !a.was.options.some((w) => w.id === o.id));
+    const left = block.options.filter((o) => !still.includes(o.id));
+    // The basis took choices away as well: of what is left nothing is to choose.
+    if (left.length <= 1 || left.every((o) => key.includes(o.id)))
+      return {
+        outcome: 'to-decide',
+        target: a.target,
+        field: 'options',
+        why: 'With the choices that the basis took away too little is left to choose.',
+        old: listed(a.was.options),
+        master: listed(block.options),
+        version: listed(left),
+        proposed: listed(block.options),
+        choices: [
+          { choice: 'master', label: 'Show all choices', result: null },
+          { choice: 'version', label: 'Leave them out all the same', result: { ...a, leaveOut: still, was: now } },
+        ],
+      };
     return {
       outcome: 'carried',
       target: a.target,

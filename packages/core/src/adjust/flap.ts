@@ -16,6 +16,7 @@ import {
   replacing,
 } from './adjustment';
 import { followNumbers } from './follow-numbers';
+import { questionShape, readsOtherwise } from './written-for';
 
 /** When a flap can be lifted: after any answer, after a few letters of one, or once it is submitted. */
 export const FLAP_AFTER = ['anything', 'few-letters', 'submitted'] as const;
@@ -31,6 +32,7 @@ const schema = z.object({
   lifts: z.enum(FLAP_AFTER).optional(),
   /** The key when this was written. */
   was: z.array(z.string()),
+  ...questionShape,
 });
 export type Flap = z.infer<typeof schema>;
 
@@ -62,12 +64,25 @@ export const flap: AdjustmentKind<Flap> = {
     return `${of} has a flap to check the answer, ${a.lifts === 'submitted' ? 'once it is submitted' : 'once there is one'}: “${snippet(a.text, 60)}”.`;
   },
   judge: () => accommodation('The answer is seen only after the learner’s own.'),
-  review(a, sheet) {
+  review(a, sheet, { before }) {
     const block = sheet.basisBlock(a.target);
     if (!block || !isItem(block))
       return lostTarget(a.target, 'The question under this flap is gone.', a.was.join(' / '), a.text);
     const key = keyWordsOf(block);
-    if (key.join('\n') === a.was.join('\n')) return untouched;
+    if (key.join('\n') === a.was.join('\n')) {
+      const other = readsOtherwise(a.question, block, before);
+      // A flap that says the key is right for as long as the key is.
+      if (!other || a.text === key.join(' / ')) return untouched;
+      return ask({
+        target: a.target,
+        field: 'flap',
+        why: 'The question reads otherwise: what stands under the flap may not answer it any more.',
+        old: other.was,
+        master: block.prompt,
+        version: a.text,
+        keep: { ...a, question: block.prompt },
+      });
+    }
     if (a.text === a.was.join(' / ') && key.length)
       return {
         outcome: 'carried',

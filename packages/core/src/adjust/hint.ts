@@ -6,6 +6,7 @@ import {
   adjustmentBase,
   type AdjustmentKind,
   type Applied,
+  ask,
   missed,
   nothing,
   OLD_NUMBERS,
@@ -14,6 +15,7 @@ import {
   accommodation,
   replacing,
 } from './adjustment';
+import { plainWords } from '../work/plain-words';
 import { followNumbers } from './follow-numbers';
 
 const schema = z.object({
@@ -78,7 +80,19 @@ export const hint: AdjustmentKind<Hint> = {
     const sameKey = isChoice(block)
       ? was.keyIds.join('\n') === a.was.keyIds.join('\n')
       : key.join('\n') === a.was.key.join('\n');
-    if (sameKey && block.hint === a.was.hint) return untouched;
+    const isOther = plainWords(block.prompt) !== plainWords(a.was.prompt);
+    if (sameKey && block.hint === a.was.hint)
+      return isOther
+        ? ask({
+            target: a.target,
+            field: 'hint',
+            why: 'The question reads otherwise: the hint may not fit it any more.',
+            old: a.was.prompt,
+            master: block.prompt,
+            version: a.text,
+            keep: { ...a, was },
+          })
+        : untouched;
     return {
       outcome: 'to-decide',
       target: a.target,

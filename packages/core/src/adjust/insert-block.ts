@@ -7,6 +7,7 @@ import {
   adjustmentBase,
   type AdjustmentKind,
   type Applied,
+  ask,
   type Category,
   type Judged,
   missed,
@@ -15,6 +16,7 @@ import {
   untouched,
 } from './adjustment';
 import type { Sheet } from './sheet';
+import { questionShape, readsOtherwise } from './written-for';
 
 /** Where an added block stands: on a page, after a block of it (null: at its top). */
 export const placeShape = { page: idSchema, after: idSchema.nullable() };
@@ -73,11 +75,19 @@ export function insertingKind<K extends string>(
     readonly label: string;
     readonly done: string;
     readonly category: Category;
+    /** Whether it is there for the question behind it. */
+    readonly isFor?: boolean;
     readonly judge: (block: Block) => Judged;
     readonly says: (block: Block) => string;
   },
 ) {
-  const schema = z.object({ ...adjustmentBase, kind: z.literal(kind), ...placeShape, block: blockSchema });
+  const schema = z.object({
+    ...adjustmentBase,
+    kind: z.literal(kind),
+    ...placeShape,
+    block: blockSchema,
+    ...questionShape,
+  });
   type Inserting = z.infer<typeof schema>;
   const made: AdjustmentKind<Inserting> & { readonly schema: typeof schema } = {
     kind,
@@ -94,7 +104,25 @@ export function insertingKind<K extends string>(
     },
     describe: (a) => face.says(a.block),
     judge: (a) => face.judge(a.block),
-    review: (a, sheet) => reviewPlace(a, sheet, snippet(wordsOf(a.block)[0]?.text ?? '', 120)),
+    review(a, sheet, { before }) {
+      const shown = snippet(wordsOf(a.block)[0]?.text ?? '', 120);
+      const place = reviewPlace(a, sheet, shown);
+      const page = face.isFor && place.outcome === 'untouched' ? sheet.page(a.page) : undefined;
+      const at = page?.blocks.findIndex((b) => b.id === a.after) ?? -1;
+      // What it helps with: the first question behind it.
+      const item = page?.blocks.slice(at + 1).find((b) => isItem(b) && b.audience === 'learner');
+      const other = item && isItem(item) ? readsOtherwise(a.question, item, before) : null;
+      if (!item || !isItem(item) || !other) return place;
+      return ask({
+        target: a.page,
+        field: 'example',
+        why: 'The question behind it reads otherwise: the example may not fit it any more.',
+        old: other.was,
+        master: item.prompt,
+        version: shown,
+        keep: { ...a, question: item.prompt } as Inserting,
+      });
+    },
   };
   return made;
 }

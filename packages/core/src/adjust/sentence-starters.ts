@@ -14,6 +14,7 @@ import {
   untouched,
   replacing,
 } from './adjustment';
+import { questionShape, readsOtherwise } from './written-for';
 
 const startersSchema = z.array(z.string().min(1).max(200)).max(12);
 const schema = z.object({
@@ -22,6 +23,7 @@ const schema = z.object({
   target: idSchema,
   starters: startersSchema.min(1),
   was: startersSchema,
+  ...questionShape,
 });
 export type SentenceStarters = z.infer<typeof schema>;
 
@@ -46,12 +48,24 @@ export const sentenceStarters: AdjustmentKind<SentenceStarters> = {
     return `${of} offers beginnings to write on from: ${a.starters.join(' / ')}.`;
   },
   judge: () => accommodation('Beginnings of sentences; the answer was not found in them.'),
-  review(a, sheet) {
+  review(a, sheet, { before }) {
     const block = sheet.turnedBlock(a.target);
     if (block?.kind !== 'long-text')
       return lostTarget(a.target, 'The question these beginnings help with is gone.', '', a.starters.join(' / '));
     const now = block.starters ?? [];
-    if (now.join('\n') === a.was.join('\n')) return untouched;
+    if (now.join('\n') === a.was.join('\n')) {
+      const other = readsOtherwise(a.question, block, before);
+      if (!other) return untouched;
+      return ask({
+        target: a.target,
+        field: 'starters',
+        why: 'The question reads otherwise: these beginnings may not fit it any more.',
+        old: other.was,
+        master: block.prompt,
+        version: a.starters.join(' / '),
+        keep: { ...a, question: block.prompt },
+      });
+    }
     return ask({
       target: a.target,
       field: 'starters',

@@ -7,6 +7,7 @@ export const workedExampleAdded = insertingKind('worked-example', {
   label: 'Worked example',
   done: 'worked example added',
   category: 'support',
+  isFor: true,
   judge: () => accommodation('One task is shown done; no answer to the learner’s own was found in it.'),
   says: (b) => `A worked example is added: “${snippet(wordsOf(b)[0]?.text ?? '', 80)}”.`,
 });

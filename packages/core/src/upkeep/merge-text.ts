@@ -1,6 +1,7 @@
 import { diffArrays, diffWordsWithSpace } from 'diff';
 import { diff3Merge } from 'node-diff3';
 import { fromRichTokens, richTokens } from '../activity/rich-tokens';
+import { sentencesIn } from '../measure/sentences';
 import { wordTokens } from '../spaces';
 
 /** One stretch of a three-way merge. In a conflict all three sides are given. */
@@ -81,10 +82,93 @@ class Merged implements TextMerge {
 
 const sideOf = (r: Found[number]): string[] => r.conflict?.b ?? r.ok ?? [];
 
-const merge = (old: string, master: string, version: string, { apart, together }: Manner): TextMerge =>
+/** Three-way merge of two rewordings of `old`, word by word (diff3, as node-diff3 computes it). */
+export const mergeWords = (
+  old: string,
+  master: string,
+  version: string,
+  { apart, together }: Manner = PLAIN,
+): TextMerge =>
   new Merged(diff3Merge(apart(master), apart(old), apart(version), { excludeFalseConflicts: true }), together);
 
-/** Three-way merge of two rewordings of `old`, word by word (diff3, as node-diff3 computes it). */
+/** Words that go together by the word, and yet nobody wrote what comes of it: that is proposed, and asked about. */
+const asked = (text: string, regions: readonly MergeRegion[]): TextMerge => ({ clean: false, text, regions });
+
+/** The sentences of a text, each with the room before it, so that joining them gives the text back. */
+function sentences(text: string): string[] {
+  const out: string[] = [];
+  let at = 0;
+  for (const s of sentencesIn(text)) {
+    const end = text.indexOf(s, at) + s.length;
+    out.push(text.slice(at, end));
+    at = end;
+  }
+  if (at < text.length) out.push(text.slice(at));
+  return out;
+}
+
+/** Which of the old sentences a text touches: changes, takes out, or puts words into. */
+function touched(old: readonly string[], now: string): Set<number> {
+  const out = new Set<number>();
+  const of = old.flatMap((s, i) => tokens(s.trim()).map(() => i));
+  let at = 0;
+  for (const part of diffArrays(tokens(old.map((s) => s.trim()).join(' ')), tokens(now.replace(/\s+/g, ' ').trim()))) {
+    if (part.added) {
+      // New words between two sentences are of neither; within one they change it.
+      const [before, after] = [of[at - 1], of[at]];
+      if (before !== undefined && before === after) out.add(before);
+      else if (!endsSentence(part.value.at(-1) ?? '') && after !== undefined) out.add(after);
+      else if (!endsSentence(part.value.at(-1) ?? '') && before !== undefined) out.add(before);
+    } else {
+      if (part.removed) for (let i = 0; i < part.value.length; i++) out.add(of[at + i] ?? 0);
+      at += part.value.length;
+    }
+  }
+  return out;
+}
+
+const endsSentence = (token: string): boolean => /[.!?…]["'”’)]?\s*$/.test(token);
+const numbers = (text: string): string => (text.match(/\d+(?:[.,:]\d+)*/g) ?? []).sort().join(' ');
+const plain = (sentence: string): string =>
+  sentence
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim()
+    .toLowerCase();
+
+/** Whether a sentence stands twice in a text that none of the sides has twice. */
+function isDoubled(text: string, sides: readonly string[]): boolean {
+  const count = (t: string) => {
+    const n = new Map<string, number>();
+    for (const s of sentencesIn(t)) n.set(plain(s), (n.get(plain(s)) ?? 0) + 1);
+    return n;
+  };
+  const counts = sides.map(count);
+  return [...count(text)].some(([s, n]) => n > 1 && s !== '' && counts.every((c) => (c.get(s) ?? 0) < n));
+}
+
+function merge(old: string, master: string, version: string, manner: Manner): TextMerge {
+  const byWord = mergeWords(old, master, version, manner);
+  // Where one side changed nothing, or both the same, there is nothing to join.
+  if (!byWord.clean || master === old || version === old || master === version) return byWord;
+  const parts = sentences(old);
+  const [theirs, mine] = [touched(parts, master), touched(parts, version)];
+  const isShared = [...theirs].some((i) => mine.has(i));
+  const bothNumbers = numbers(master) !== numbers(old) && numbers(version) !== numbers(old);
+  if (!isShared && !bothNumbers && !isDoubled(byWord.text, [old, master, version])) return byWord;
+  // By whole sentences where that shows which; else the whole text is one question.
+  const bySentence = diff3Merge(sentences(master), parts, sentences(version), { excludeFalseConflicts: true });
+  if (isShared && bySentence.some((r) => r.conflict)) {
+    const found = new Merged(bySentence, (all) => all.join('').trimStart());
+    return asked(byWord.text, found.regions);
+  }
+  return asked(byWord.text, [{ kind: 'conflict', old, master, version }]);
+}
+
+/**
+ * Three-way merge of two rewordings of `old`. Words of different sentences go together. A sentence that both sides touched,
+ * numbers that both changed, and a sentence that would stand twice are asked about: by the word they would go together, and say
+ * what nobody wrote.
+ */
 export const mergeText = (old: string, master: string, version: string): TextMerge =>
   merge(old, master, version, PLAIN);
 

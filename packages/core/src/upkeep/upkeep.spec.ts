@@ -21,11 +21,16 @@ describe('the demo’s waiting question', () => {
   it('groups the versions that changed the same words, and one answer settles both', () => {
     const family = waitingDemo();
     const [group, ...others] = groupsToDecide(pendingUpkeep(family));
-    expect(others).toEqual([]);
+    // A sentence that both changed, and a hint whose question reads otherwise.
+    expect(others.flat().map((e) => e.target)).toEqual(['rp-q3', 'rp-q8']);
     expect(group?.map((e) => e.versionId)).toEqual(['rp-sup', 'rp-core']);
     const done = resolveUpkeep(
       family,
-      (group ?? []).map((e) => ({ versionId: e.versionId, adjustmentId: e.adjustmentId, choice: 'master' })),
+      [...(group ?? []), ...others.flat()].map((e) => ({
+        versionId: e.versionId,
+        adjustmentId: e.adjustmentId,
+        choice: 'master',
+      })),
       settler,
     );
     const words = (id: string) => findBlock(derive(done, id).content, 'rp-t1')?.block;
@@ -48,9 +53,11 @@ describe('the demo’s waiting question', () => {
     expect(done.versions[0]?.upkeepLog.at(-1)).toMatchObject({ outcome: 'own words', by: 'T', revision: 3 });
   });
 
-  it('carried the other change of the same revision by itself', () => {
-    const q3 = findBlock(derive(waitingDemo(), 'rp-sup').content, 'rp-q3')?.block;
-    expect(q3).toMatchObject({ prompt: 'What falls from the sky and makes the water less salty?' });
+  it('asks about a sentence that both changed, and proposes the combination', () => {
+    const [, other] = groupsToDecide(pendingUpkeep(waitingDemo()));
+    expect(other?.map((e) => [e.versionId, e.target, e.proposed])).toEqual([
+      ['rp-sup', 'rp-q3', 'What falls from the sky and makes the water less salty?'],
+    ]);
   });
 });
 

@@ -1,4 +1,5 @@
 import { counts, languages } from './texts';
+import { merges } from './merges';
 import { suggestions } from './suggestions';
 import { verdicts } from './verdicts';
 import { keysIn, numbers, points, spelling } from './marks';
@@ -6,4 +7,4 @@ import { keysIn, numbers, points, spelling } from './marks';
 export { runCases } from './case-set';
 
 /** All sets, in the order in which they are shown. */
-export const CASE_SETS = [spelling, numbers, points, keysIn, counts, languages, verdicts, suggestions];
+export const CASE_SETS = [spelling, numbers, points, keysIn, counts, languages, verdicts, suggestions, merges];
