@@ -32,7 +32,6 @@ export { type Band, bandsOf, type Recipients, recipientsOf } from './assign/reci
 export { type Again, again, type SeriesStep, seriesOf } from './assign/after/again';
 export * from './assign/after/another';
 export { changedAfter, lastDone, seenBy, undone } from './assign/after/history';
-export { coverage, openFindings } from './assign/check/coverage';
 export { type Beside, type Finding as PlanFinding, type Mend } from './assign/check/finding';
 export * from './assign/dates';
 export { type Finding, lookOver } from './assign/look-over';

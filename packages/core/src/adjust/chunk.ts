@@ -1,3 +1,4 @@
+import { wordsIn } from '../measure/words';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { type Block, isItem } from '../activity/blocks';
@@ -15,7 +16,19 @@ const schema = z.object({
 export type Chunk = z.infer<typeof schema>;
 
 /** What the items after it are asked about, so that they must stay on its page. */
-const NEEDED = new Set<Block['kind']>(['passage', 'picture', 'table', 'audio', 'video', 'document', 'word-bank']);
+const NEEDED = new Set<Block['kind']>([
+  'passage',
+  'picture',
+  'table',
+  'audio',
+  'video',
+  'document',
+  'word-bank',
+  'worked-example',
+]);
+/** A text of so many words is one to read, and questions are about it. */
+const TO_READ = 30;
+const isNeeded = (b: Block): boolean => NEEDED.has(b.kind) || (b.kind === 'text' && wordsIn(b.text).length >= TO_READ);
 
 /**
  * Divides blocks into chunks of at most `most`, without parting an item from the passage, picture or table it needs:
@@ -36,7 +49,7 @@ export function chunksOf(blocks: readonly Block[], most: number): Block[][] {
     const startsAnew = !asks && group.some(isItem);
     if (startsAnew || (asks && !holds && group.some(isItem))) close();
     group.push(b);
-    if (NEEDED.has(b.kind)) holds = true;
+    if (isNeeded(b)) holds = true;
   }
   close();
   const chunks: Block[][] = [];

@@ -1,3 +1,4 @@
+import { freshItem } from '../activity/block';
 import { describe, expect, it } from '@jest/globals';
 import { findBlock } from '../activity/activity';
 import type { Block } from '../activity/blocks';
@@ -161,13 +162,22 @@ describe('what cannot be proposed says why', () => {
 });
 
 describe('what is proposed', () => {
-  it('a bank holds every key of the page and words of other pages that are none here', () => {
-    const bank = sure(draftWordBank(content, page(0), 2, stamp.newId));
+  it('a bank holds every key of the page and words of other pages, of the same sort and objective', () => {
+    const bank = sure(draftWordBank(content, page(1), 0, stamp.newId));
     if (bank.kind !== 'word-bank') throw new Error('no bank');
-    const others = proposeDistractors(content, page(0), 2);
-    expect(others).toHaveLength(2);
-    expect([...bank.words].sort()).toEqual([...bank.was, ...others].sort());
-    expect(others.some((w) => bank.was.includes(w))).toBe(false);
+    expect([...bank.words].sort()).toEqual(['anemone', 'crab', 'limpet']);
+    const asked = { ...freshItem('x'), kind: 'short-text', spellingTolerant: false, objectiveId: 'rp-o1' } as const;
+    const elsewhere = (...keys: string[]) => ({
+      ...page(2),
+      id: 'more',
+      blocks: keys.map((key, i) => ({ ...asked, id: `x${i}`, prompt: '?', key: [key] }) as Block),
+    });
+    const more = { ...content, pages: [...content.pages, elsewhere('whelk', '8:40', 'yes', '3 limpets')] };
+    expect(proposeDistractors(more, page(1), 9)).toContain('whelk');
+    const larger = sure(draftWordBank(more, page(1), 3, stamp.newId));
+    expect(larger.kind === 'word-bank' && larger.words).toEqual(['anemone', 'crab', 'limpet', 'whelk']);
+    // Rain among animals would say itself: no other question is for the same objective.
+    expect(draftWordBank(content, page(0), 2, stamp.newId)).toEqual({ why: expect.stringMatching(/one word/) });
   });
   it('a glossary leaves out what a question of the page asks for', () => {
     const explained = sure(draftGlossary(page(0), 20, (w) => ({ meaning: `what ${w} means` }), stamp.newId));

@@ -3,13 +3,15 @@ import { type Demand, DEMANDS, type Id } from '../activity/block';
 import { type Block, isChoice, isItem, type ItemBlock, keyIdsOf, keyWordsOf } from '../activity/blocks';
 import { plainTextOf } from '../activity/plain-text';
 import { fingerprint } from '../activity/fingerprint';
-import { sentencesIn } from '../measure/words';
+import { isHard } from '../measure/hard';
+import { sentencesIn, wordsIn } from '../measure/words';
 import { plainWords } from '../work/plain-words';
 import { chooseItems, itemsWithin } from './choose-items';
 import { choicesToLeaveOut, snapshotChoices } from './fewer-choices';
 import type { Flap } from './flap';
 import { proposeHardWords } from './glossary';
 import { questionBehind } from './hint';
+import { isOfType, keyTypeOf } from './key-type';
 import { givesAway } from './judging';
 import { answerBehind } from './other-answer';
 import { canDraw, drawNumbers, otherNumbersFor } from './other-numbers';
@@ -40,10 +42,19 @@ export function draftFewerChoices(b: Block, most: number): Proposal {
     : { why: `It has no more than ${most} choices.` };
 }
 
-/** Words of other pages' keys that are no key on this one: they make a bank harder to guess from. */
+const objectivesOf = (page: Page): Set<Id | undefined> =>
+  new Set(page.blocks.flatMap((b) => (b.kind === 'short-text' ? [b.objectiveId] : [])));
+
+/**
+ * Words of other pages' keys that are no key on this one: they make a bank harder to guess from. Only those that are asked for the
+ * same objectives: an animal among kinds of weather is no help and no test.
+ */
 export function proposeDistractors(content: Content, page: Page, n: number): string[] {
   const mine = new Set(proposeWords(page).map(plainWords));
-  const others = content.pages.filter((p) => p !== page).flatMap(proposeWords);
+  const asked = objectivesOf(page);
+  const others = content.pages
+    .filter((p) => p !== page)
+    .flatMap((p) => proposeWords({ ...p, blocks: p.blocks.filter((b) => isItem(b) && asked.has(b.objectiveId)) }));
   return [...new Map(others.map((w) => [plainWords(w), w])).entries()]
     .filter(([plain]) => !mine.has(plain))
     .slice(0, n)
@@ -56,11 +67,16 @@ const LEAST_BANK = 3;
 export function draftWordBank(content: Content, page: Page, distractors: number, newId: () => Id): Proposal {
   const was = proposeWords(page);
   if (was.length === 0) return { why: 'No short answer on this page has a key.' };
+  // A bank is of one sort: a time among animals says where it goes.
+  const types = [...new Set(was.map(keyTypeOf))];
+  const own = types
+    .map((t) => was.filter((w) => keyTypeOf(w) === t))
+    .reduce((most, ws) => (ws.length > most.length ? ws : most));
+  const [one = ''] = own;
   // Of two words a guess is right half the time.
-  const further = Math.max(distractors, LEAST_BANK - was.length);
-  const words = [...was, ...proposeDistractors(content, page, further)].sort((a, b) =>
-    plainWords(a).localeCompare(plainWords(b), 'en'),
-  );
+  const further = Math.max(distractors, LEAST_BANK - own.length);
+  const others = proposeDistractors(content, page, was.length + 20).filter((w) => isOfType(w, one));
+  const words = [...own, ...others.slice(0, further)].sort((a, b) => plainWords(a).localeCompare(plainWords(b), 'en'));
   if (words.length < LEAST_BANK)
     return {
       why: `A bank of ${words.length === 1 ? 'one word would say the answer' : 'two words would leave too little to choose'}; no other question has a word for it.`,
@@ -77,22 +93,58 @@ export function draftWordBank(content: Content, page: Page, distractors: number,
 export function draftHint(page: Page, b: Block): Proposal {
   if (!isItem(b)) return { why: 'Only a question can have a hint.' };
   if (b.hint) return { why: 'It has a hint already.' };
-  const [key] = keyWordsOf(b);
-  if (!key?.trim() || key.length > 40) return { why: 'It has no key that a hint could lead to.' };
+  const keys = keyWordsOf(b).filter((k) => k.trim() !== '' && k.length <= 40);
+  const [key] = keys;
+  if (key === undefined) return { why: 'It has no key that a hint could lead to.' };
   const draft = (text: string): Proposal =>
     givesAway(text, b, '')
       ? { why: 'A hint by rule would say the answer.' }
       : { kind: 'hint', target: b.id, text, was: questionBehind(b) };
   const texts = page.blocks.filter((x) => x.audience === 'learner' && (x.kind === 'text' || x.kind === 'passage'));
-  const word = new RegExp(`(?<![\\p{L}\\p{N}])${escape(key)}(?:s|es)?(?![\\p{L}\\p{N}])`, 'giu');
-  const said = texts.flatMap((t) => sentencesIn(plainTextOf(t))).find((s) => word.test(plainTyped(s)));
-  if (said) return draft(`Read again: “${plainTyped(said).replace(word, '…')}”`);
+  const sentences = texts.flatMap((t) => sentencesIn(plainTextOf(t))).map(plainTyped);
+  for (const k of keys.map(plainTyped)) {
+    const word = `(?<![\\p{L}\\p{N}])${escape(k)}(?:s|es)?(?![\\p{L}\\p{N}])`;
+    // Words of any text stand in many sentences: the sentence must be about what is asked.
+    const holding = sentences.filter((s) => new RegExp(word, 'iu').test(s));
+    const said = holding.length > 1 ? nearest(holding, b.prompt) : holding[0];
+    if (said === undefined || k.length < LEAST_HINTED) continue;
+    return draft(`Read again: “${said.replace(new RegExp(word, 'giu'), '…')}”`);
+  }
   if (b.kind !== 'short-text' || !/^\p{L}+$/u.test(key)) return { why: 'No text on its page says the answer.' };
+  if (key.length < LEAST_SPELT) return { why: 'Its key is so short that its first letter would say it.' };
   return draft(`It begins with “${key.charAt(0)}” and has ${key.length} letters.`);
+}
+
+/** Shorter keys stand everywhere; and of shorter words the first letter is most of it. */
+const LEAST_HINTED = 3;
+const LEAST_SPELT = 5;
+
+/** Of sentences that hold an answer, the one that shares the most words with the question. */
+function nearest(sentences: readonly string[], prompt: string): string | undefined {
+  const asked = new Set(
+    plainWords(prompt)
+      .split(' ')
+      .filter((w) => w.length > 3),
+  );
+  const shared = (s: string) =>
+    plainWords(s)
+      .split(' ')
+      .filter((w) => asked.has(w)).length;
+  const [best, second] = [...sentences].sort((a, b) => shared(b) - shared(a));
+  // Where two say it alike, neither is the one.
+  return best !== undefined && second !== undefined && shared(best) === shared(second) ? undefined : best;
 }
 
 const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const plainTyped = (text: string): string => text.replace(/[’]/g, "'");
+
+/** A meaning helps that is short, and has at most one word that is hard itself. */
+const MOST_IN_MEANING = 14;
+function isPlain(meaning: string, word: string): boolean {
+  const words = wordsIn(meaning);
+  const hard = words.filter((w) => isHard(w) && plainWords(w) !== plainWords(word));
+  return words.length <= MOST_IN_MEANING && hard.length <= 1;
+}
 
 export function draftGlossary(page: Page, most: number, lexicon: Lexicon, newId: () => Id): Proposal {
   const was = proposeHardWords(page);
@@ -101,11 +153,13 @@ export function draftGlossary(page: Page, most: number, lexicon: Lexicon, newId:
     .filter((w) => !keys.has(plainWords(w)))
     .flatMap((word) => {
       const known = lexicon(word);
-      return known ? [{ id: newId(), word, ...known }] : [];
+      return known && isPlain(known.meaning, word) ? [{ id: newId(), word, ...known }] : [];
     })
     .slice(0, most);
   if (entries.length === 0)
-    return { why: was.length ? 'None of its hard words is in the shipped list.' : 'It has no hard words.' };
+    return {
+      why: was.length ? 'None of its hard words has a plain meaning in the shipped list.' : 'It has no hard words.',
+    };
   const first = page.blocks.findIndex((b) => b.kind !== 'heading' && b.kind !== 'instruction');
   const after = page.blocks[first - 1]?.id ?? null;
   return { kind: 'glossary', page: page.id, after, blockId: newId(), title: 'Words to know', entries, was };
@@ -126,9 +180,14 @@ export function draftSteps(b: Block, least: number, newId: () => Id): Proposal {
   };
 }
 
+/** Words to who marks, not to who answers. */
+const MARKING_NOTE =
+  /\b(?:accept|award|allow|marks?|points? for|any (?:sensible|reasonable|two|three|of)|own answers?|answers? (?:will |may )?vary|or similar|do not accept|look for|gives? (?:a |one |two )?reasons?)\b|^(?:names|says|gives|explains|describes|mentions|lists|shows|uses|states|identifies|compares|writes)\b/i;
+
 export function draftFlap(b: Block, lifts?: Flap['lifts']): Proposal {
   const keys = keyWordsOf(b);
   if (!isItem(b) || keys.length === 0) return { why: 'It has no key to stand under a flap.' };
+  if (keys.some((k) => MARKING_NOTE.test(k))) return { why: 'Its key is a note on marking, not an answer.' };
   const text = keys.join(' / ').slice(0, 2000);
   return { kind: 'flap', target: b.id, text, was: keys, question: b.prompt, ...(lifts ? { lifts } : {}) };
 }
@@ -157,7 +216,7 @@ export function draftOtherAnswer(b: Block, to: AnswerWay, wrong: readonly string
   };
 }
 
-/** Wrong answers that other items of the same objective or page hold as their keys: a beginning for the teacher. */
+/** Wrong answers that other items of the same objective hold, those of the same page first: a beginning for the teacher. */
 export function proposeWrong(content: Content, b: ItemBlock, n = 3): string[] {
   const mine = new Set(keyWordsOf(b).map(plainWords));
   const page = content.pages.find((p) => p.blocks.includes(b));
@@ -166,18 +225,22 @@ export function proposeWrong(content: Content, b: ItemBlock, n = 3): string[] {
     .flatMap((p) => p.blocks.filter(isItem).map((x) => ({ x, p })))
     .filter(
       ({ x }) =>
-        x !== b && (x.kind === 'number') === number && ['short-text', 'number', 'single-choice'].includes(x.kind),
+        x !== b &&
+        x.objectiveId === b.objectiveId &&
+        (x.kind === 'number') === number &&
+        ['short-text', 'number', 'single-choice'].includes(x.kind),
     )
     .sort((a, c) => rank(c) - rank(a));
   function rank(e: { x: ItemBlock; p: Page }): number {
-    return (e.x.objectiveId === b.objectiveId ? 2 : 0) + (e.p === page ? 1 : 0);
+    return e.p === page ? 1 : 0;
   }
   const words = [...wrongIn(b), ...near.flatMap(({ x }) => [...keyWordsOf(x).slice(0, 1), ...wrongIn(x)])];
   if (b.kind === 'number' && b.key !== null)
     words.push(...[1, -1, 10, -10, 2].map((d) => `${(b.key ?? 0) + d}${b.unit ? ` ${b.unit}` : ''}`));
   const found = new Map(words.map((w) => [plainWords(w), w]));
+  const [key = ''] = keyWordsOf(b);
   return [...found]
-    .filter(([plain]) => plain && !mine.has(plain))
+    .filter(([plain, w]) => plain && !mine.has(plain) && isOfType(w, key))
     .slice(0, n)
     .map(([, w]) => w);
 }

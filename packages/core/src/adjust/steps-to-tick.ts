@@ -32,6 +32,10 @@ export type StepsToTick = z.infer<typeof schema>;
 /** "A puncture is a small hole": it says what something is, and there is nothing to tick. */
 const TELLS_WHAT_IS = /^(?:an?|the|this|these|those|it|there)\b[^,;:]*?\b(?:is|are|was|were)\b/i;
 
+/** What begins like this tells something, or asks: nobody can tick it off. */
+const NO_STEP =
+  /^(?:an?|the|this|that|these|those|it|they|he|she|we|there|some|many|most|what|which|who|why|how|where|is|are|do you|can you)\b/i;
+
 /**
  * Steps from an instruction's list items, or else from its sentences. Sentences at the beginning that only say what
  * something is are no steps, where others follow.
@@ -43,7 +47,7 @@ export function proposeSteps(block: Block): string[] {
     .filter(Boolean);
   const said = lines.length > 2 ? lines : lines.flatMap(sentencesIn);
   const first = said.findIndex((s) => !TELLS_WHAT_IS.test(s));
-  const steps = said.slice(Math.max(0, first));
+  const steps = said.slice(Math.max(0, first)).filter((s) => !NO_STEP.test(s));
   // "First, …, then …" are two steps in one sentence.
   return steps.flatMap((s) =>
     s

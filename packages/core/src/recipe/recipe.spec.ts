@@ -42,7 +42,6 @@ describe('a recipe', () => {
     const { family, outcomes } = ran(bare, SHIPPED_RECIPES[0] as Recipe);
     for (const b of blocksOf(derive(family, 'v0').content))
       if (b.block.kind === 'single-choice') expect(b.block.options.length).toBeLessThanOrEqual(3);
-    expect(derive(family, 'v0').content.pages.length).toBeGreaterThan(3);
     expect(outcomes.find((o) => o.rule.rule === 'hints')?.skipped.length).toBeGreaterThan(0);
     expect([classify(family, 'v0').judgement, classify(family, 'v0').why]).toEqual([
       'to judge',

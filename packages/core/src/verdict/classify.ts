@@ -175,6 +175,17 @@ function verdictOf(a: Adjustment, j: Judging): Verdict & { readonly neutral?: bo
  * an addition when it only adds to what is asked; to judge where only the teacher can know; else an accommodation.
  */
 export function classify(family: Family, versionId: Id): Classified {
+  const known = kept.get(family) ?? new Map<Id, Classified>();
+  kept.set(family, known);
+  let verdicts = known.get(versionId);
+  if (!verdicts) known.set(versionId, (verdicts = classified(family, versionId)));
+  return verdicts;
+}
+
+// Families are never changed, only replaced.
+const kept = new WeakMap<Family, Map<Id, Classified>>();
+
+function classified(family: Family, versionId: Id): Classified {
   const chain = chainOf(family, versionId);
   const master = derive(family, null).content;
   const result = derive(family, versionId).whole;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { personalValues } from '../../learners/learner';
+import { freshItem } from '../../activity/block';
 import { type Block, isItem } from '../../activity/blocks';
 import { bandsOf } from '../recipients';
 import { coverage, openFindings } from './coverage';
@@ -9,7 +10,9 @@ import { NOW, people, pool, survey, codes } from '../../testing/demo-plan';
 
 describe('coverage', () => {
   it('names who has none, who has two, overlaps, a version behind, dates the wrong way round', () => {
-    expect(codes(survey)).toEqual(['behind', 'behind']);
+    // Notes are named and ask for nothing.
+    const asks = coverage(survey, pool, people, NOW).filter((f) => f.level !== 'note');
+    expect(asks.map((f) => f.code)).toEqual(['behind', 'behind']);
     const without = coverage({ ...survey, lines: survey.lines.slice(2) }, pool, people, NOW).find(
       (c) => c.code === 'none',
     );
@@ -180,5 +183,64 @@ describe('the check of dates, ways and companions', () => {
     });
     expect(open.map((f) => f.code)).toEqual(expect.arrayContaining(['none']));
     expect(open.map((f) => f.code)).not.toContain('day-off');
+  });
+});
+
+describe('what is in a version', () => {
+  const item = (rest: object) => ({ ...freshItem('x'), prompt: 'Which?', ...rest }) as Block;
+  const withBlocks = (...blocks: Block[]) => ({
+    ...pool,
+    versions: [],
+    revisions: pool.revisions.map((r) => ({
+      ...r,
+      content: {
+        ...r.content,
+        pages: [{ id: 'p', title: 'P', orientation: 'portrait' as const, blocks }],
+      },
+    })),
+  });
+  const everybody = survey.lines.map((l) => ({ ...l, versionId: null }));
+  const found = (...blocks: Block[]) =>
+    coverage({ ...survey, lines: everybody }, withBlocks(...blocks), people, NOW).map((f) => f.code);
+  const choice = (...texts: string[]) => ({
+    kind: 'single-choice',
+    options: texts.map((text, i) => ({ id: `o${i}`, text })),
+    key: 'o0',
+  });
+
+  it.each<[string, object]>([
+    ['one-choice', choice('crab')],
+    ['no-key', { ...choice('crab', 'gull'), key: '' }],
+    ['no-key', { kind: 'short-text', key: [' '], spellingTolerant: false }],
+    ['no-question', { ...choice('crab', 'gull'), prompt: ' ' }],
+    ['no-points', { ...choice('crab', 'gull'), points: 0 }],
+    ['flap-marked', { ...choice('crab', 'gull'), flap: 'crab', flapAfter: { letters: 1, submitted: false } }],
+    ['answers-shown', { kind: 'number', prompt: 'There are 7 more. How many?', key: 7, tolerance: 0, unit: '' }],
+    ['answers-shown', { kind: 'short-text', prompt: 'Crabs walk. Who walks?', key: ['crab'], spellingTolerant: false }],
+  ])('names %s, and not where it is in order', (code, rest) => {
+    expect(found(item(rest))).toContain(code);
+    expect(found(item({ ...choice('crab', 'gull') }))).not.toContain(code);
+  });
+
+  it('names an empty bank and an empty picture', () => {
+    const bank = { id: 'w', kind: 'word-bank', audience: 'learner', title: 'Words', words: [' '] } as Block;
+    const picture = { id: 'i', kind: 'picture', audience: 'learner', assetId: '', alt: '' } as Block;
+    expect(found(bank, item(choice('crab', 'gull')))).toContain('empty-part');
+    expect(found(picture, item(choice('crab', 'gull')))).toContain('empty-part');
+  });
+
+  it.each([
+    ['Is it a cat or a dog?', { kind: 'short-text', key: ['cat'], spellingTolerant: false }],
+    ['What is 18 take away 9?', { kind: 'number', key: 9, tolerance: 0, unit: '' }],
+  ])('does not alarm at “%s”', (prompt, rest) => {
+    expect(found(item({ ...rest, prompt }))).not.toContain('answers-shown');
+  });
+
+  it('names agreed supports that lack, reading far above the card, and modifications without a reason', () => {
+    const all = coverage(survey, pool, people, NOW);
+    expect(all.find((f) => f.code === 'supports-missing')?.detail).toContain('hints: Ysolde M., Tamsin W.');
+    expect(all.filter((f) => f.code === 'reads-above').flatMap((f) => f.learnerIds)).toContain('l-wilmot');
+    expect(all.find((f) => f.code === 'no-reason')?.detail).toContain('guess');
+    expect(all.find((f) => f.code === 'to-judge')?.title).toMatch(/judgement/);
   });
 });

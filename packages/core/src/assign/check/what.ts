@@ -10,12 +10,16 @@ import { derive } from '../../derive/derive';
 import { type Learner, personalValues } from '../../learners/learner';
 import { classOf } from '../../learners/people';
 import { asSentence } from '../../spaces';
+import { numbersSaid } from '../../verdict/reveal';
 import { pendingUpkeep } from '../../upkeep/resolve';
 import { waits } from '../../upkeep/upkeep';
 import { waysToGive } from '../ways';
 import { checkContent } from './content';
 import { type CheckContext, type Finding, finding, named } from './finding';
 import { counted } from '../../counted';
+
+/** Of two numbers and more in a question one may be the answer, and does not say so. */
+const isCalculation = (prompt: string): boolean => numbersSaid(prompt).length > 1;
 
 const isFill = (a: Adjustment): a is PersonalFields => a.kind === 'personal-fields' && !a.off;
 
@@ -93,7 +97,9 @@ export function checkWhat({ handOut, family, people, audience, now }: CheckConte
           of,
         ),
       );
-    const told = items.filter((i) => givesAway(`${i.prompt} ${i.hint ?? ''}`, i, ''));
+    const told = items.filter((i) =>
+      givesAway(isCalculation(i.prompt) ? (i.hint ?? '') : `${i.prompt} ${i.hint ?? ''}`, i, ''),
+    );
     if (told[0])
       out.push(
         finding(
@@ -119,7 +125,7 @@ export function checkWhat({ handOut, family, people, audience, now }: CheckConte
           of,
         ),
       );
-    out.push(...checkContent(family, versionId, name, learners));
+    out.push(...checkContent({ family, versionId, name, learners, handOut, now }));
     const asked = personalFieldsIn(content, [...defined]);
     if (asked.length === 0) continue;
     const fills = (versionId === null ? [] : chainOf(family, versionId)).flatMap((v) => v.adjustments).filter(isFill);

@@ -7,7 +7,6 @@ import {
   countHolders,
   countStates,
   countWorks,
-  coverage,
   type HandOut,
   type HandOutKind,
   handOutState,
@@ -18,6 +17,7 @@ import {
   waysToGive,
   weeksUntil,
 } from '@lorvet/core';
+import { coverage } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { Tooltip } from 'primeng/tooltip';
 import { DIALOG } from '../ui/dialog';

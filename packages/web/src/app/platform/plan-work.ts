@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
-import type { coverage, Family, Learner } from '@lorvet/core';
-import type { Suggestion } from '@lorvet/core/measures';
+import type { Family, Learner } from '@lorvet/core';
+import type { coverage, Suggestion } from '@lorvet/core/measures';
 import { type Remote, wrap } from 'comlink';
 import { makePlanWorker } from './workers/make-worker';
 import type { PlanApi, PlanChecked } from './workers/plan.worker';

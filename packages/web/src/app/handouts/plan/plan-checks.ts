@@ -1,5 +1,6 @@
 import { computed, effect, inject, Injectable, signal } from '@angular/core';
-import { coverage, type HandOut, holdersOf, type Id, lookOver, openFindings, type PlanFinding } from '@lorvet/core';
+import { type HandOut, holdersOf, type Id, lookOver, type PlanFinding } from '@lorvet/core';
+import { coverage, openFindings } from '@lorvet/core/measures';
 import { Clock } from '../../platform/clock';
 import { PlanWork } from '../../platform/plan-work';
 import type { PlanChecked } from '../../platform/workers/plan.worker';

@@ -1,5 +1,5 @@
-import { coverage, type Family, type Learner, lookOver, type PlanFinding } from '@lorvet/core';
-import { suggest, type Suggestion } from '@lorvet/core/measures';
+import { type Family, type Learner, lookOver, type PlanFinding } from '@lorvet/core';
+import { coverage, suggest, type Suggestion } from '@lorvet/core/measures';
 import { expose } from 'comlink';
 
 export interface PlanChecked {
