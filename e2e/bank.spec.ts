@@ -41,6 +41,7 @@ test('objectives are listed from CASE and chosen on the Bench; files that nothin
   await page.goto('/bench/puncture');
   await choose(page.getByLabel('Take an objective from your list'), 'H.1 Tie a bowline');
   await expect(page.getByRole('textbox', { name: /^Objective \d/ }).last()).toHaveValue('Tie a bowline');
+  await kept(page);
 
   await page.goto('/keeping');
   await page.getByRole('button', { name: 'See what takes the room' }).click();

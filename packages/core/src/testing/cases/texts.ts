@@ -1,10 +1,10 @@
+import { counted } from '../../counted';
 import { findLanguage } from '../../measure/language';
 import { countText } from '../../measure/readability';
 import type { CaseSet } from './case-set';
 
 /** Lines of a text stand as \n in the table. */
 const lines = (text: string | undefined): string => (text ?? '').replaceAll('\\n', '\n');
-const one = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
 
 /** Words, sentences, and where it is asked for the hard words. */
 export const counts: CaseSet = {
@@ -13,7 +13,7 @@ export const counts: CaseSet = {
   says: (r) => {
     const c = countText(lines(r['text']), 'en');
     const hard = r['wanted']?.includes('hard') ? `, hard ${c.hardWords.join(' ') || 'none'}` : '';
-    return `${one(c.words, 'word')}, ${one(c.sentences, 'sentence')}${hard}`;
+    return `${counted(c.words, '{n} word', '{n} words')}, ${counted(c.sentences, '{n} sentence', '{n} sentences')}${hard}`;
   },
 };
 

@@ -74,7 +74,14 @@ function led(words: string): { readonly rest: string; readonly article: string }
 const hasDigit = (text: string): boolean => /\d/.test(text);
 /** The numbers of a text with their signs, as they stand: "8:40" has 8 and 40. */
 const numbersIn = (text: string): string =>
-  (text.replace(/[−–]/g, '-').match(/(?<!\d)-?\d+/g) ?? []).map((n) => n.replace(/^(-?)0+(?=\d)/, '$1')).join(' ');
+  (
+    text
+      .replace(/[−–]/g, '-')
+      .replace(/(?<!\d)\.(?=\d)/g, '0.')
+      .match(/(?<!\d)-?\d+/g) ?? []
+  )
+    .map((n) => n.replace(/^(-?)0+(?=\d)/, '$1'))
+    .join(' ');
 const lettersIn = (text: string): string => text.replace(/\band\b|[^\p{L}]+/gu, '');
 /** A number is a number whether it has room before its unit or not. */
 const roomless = (text: string): string => text.replace(/(?<=\d) (?=\p{L}|%)|(?<=[£$€]) (?=\d)/gu, '');
@@ -85,8 +92,13 @@ function judgeNumbers(given: string, key: string): Judged {
   if (roomless(given) === roomless(key)) return same('An accepted answer.');
   const strokes = [given, key].map((t) => /\d ?\/ ?\d/.test(t));
   const [a, b] = [numbersIn(given), numbersIn(key)];
-  if (a !== '' && a === b && lettersIn(given) === lettersIn(key) && strokes[0] === strokes[1])
-    return yours('The same figures, written in another way.');
+  // Also with other words: "2 pounds" is £2, and "3 mm" is not 3 cm.
+  if (a !== '' && a === b && strokes[0] === strokes[1])
+    return yours(
+      lettersIn(given) === lettersIn(key)
+        ? 'The same figures, written in another way.'
+        : 'The same figures, with other words.',
+    );
   const value = (text: string) => (/^\d+$/.test(text) ? Number(text) : wordsAsNumber(text));
   const [x, y] = [value(given), value(key)];
   if (x !== null && y !== null) return x === y ? yours('The same number, in words or in figures.') : NOT_ACCEPTED;
@@ -99,7 +111,9 @@ const holds = (words: readonly string[], part: readonly string[]): boolean =>
   words.some((_, i) => part.every((p, k) => words[i + k] === p));
 
 /** What is neither the same nor near, but has the accepted answer in it, or stands in it. */
-function judgeMore(given: readonly string[], key: readonly string[]): Judged {
+function judgeMore(typed: readonly string[], accepted: readonly string[]): Judged {
+  // "And" joins the parts of an answer, and is none.
+  const [given = [], key = []] = [typed, accepted].map((words) => words.filter((w) => w !== 'and'));
   if (key.length === 0 || given.length === 0) return NOT_ACCEPTED;
   if (given.length > key.length && holds(given, key)) return yours('The accepted answer stands in it, with more.');
   if (given.length < key.length && given.length * 2 >= key.length && holds(key, given))
