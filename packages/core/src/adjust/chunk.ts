@@ -2,6 +2,7 @@ import { wordsIn } from '../measure/words';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { type Block, isItem } from '../activity/blocks';
+import { lookedAt } from '../activity/context';
 import { accommodation, adjustmentBase, type AdjustmentKind, nothing, untouched } from './adjustment';
 import { counted } from '../counted';
 
@@ -16,16 +17,7 @@ const schema = z.object({
 export type Chunk = z.infer<typeof schema>;
 
 /** What the items after it are asked about, so that they must stay on its page. */
-const NEEDED = new Set<Block['kind']>([
-  'passage',
-  'picture',
-  'table',
-  'audio',
-  'video',
-  'document',
-  'word-bank',
-  'worked-example',
-]);
+const NEEDED = lookedAt('word-bank', 'worked-example');
 /** A text of so many words is one to read, and questions are about it. */
 const TO_READ = 30;
 const isNeeded = (b: Block): boolean => NEEDED.has(b.kind) || (b.kind === 'text' && wordsIn(b.text).length >= TO_READ);

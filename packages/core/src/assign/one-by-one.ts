@@ -1,21 +1,11 @@
 import type { LearnerBlock } from '../activity/blocks';
+import { lookedAt } from '../activity/context';
 import type { LearnerPackage } from './learner-package';
 
 type SheetPage = LearnerPackage['pages'][number];
 
 /** What an item after it may be about, so that it is shown with it. */
-const CONTEXT = new Set<LearnerBlock['kind']>([
-  'passage',
-  'text',
-  'picture',
-  'table',
-  'audio',
-  'video',
-  'document',
-  'word-bank',
-  'vocabulary',
-  'worked-example',
-]);
+const CONTEXT = lookedAt('text', 'word-bank', 'vocabulary', 'worked-example');
 
 /**
  * Pages with one question each, and with it the instruction and the texts, pictures and banks that stand before it on

@@ -1,6 +1,7 @@
 import { type Content, findBlock } from '../activity/activity';
 import { type Demand, DEMANDS, type Id } from '../activity/block';
 import { type Block, isItem, type ItemBlock } from '../activity/blocks';
+import { lookedAt } from '../activity/context';
 import { plainTextOf } from '../activity/plain-text';
 import type { Adjustment } from '../adjust/registry';
 import { itemsWithin } from '../adjust/choose-items';
@@ -74,16 +75,7 @@ export const lossThrough = (taken: readonly Block[], losses: ReadonlyMap<Id, Los
     .filter((i) => isLearners(i) && !i.optional)
     .flatMap((i) => losses.get(groupOf(i)) ?? [])[0];
 
-const TO_READ = new Set<Block['kind']>([
-  'text',
-  'passage',
-  'picture',
-  'table',
-  'audio',
-  'video',
-  'document',
-  'vocabulary',
-]);
+const TO_READ = lookedAt('text', 'vocabulary');
 const REFERS =
   /\b(?:texts?|stor(?:y|ies)|passages?|poems?|pictures?|photos?|drawings?|maps?|tables?|charts?|graphs?|above|below|shown|listen|watch|read)\b/i;
 

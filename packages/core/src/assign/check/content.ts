@@ -152,33 +152,20 @@ function checkVerdicts({ family, versionId, name, learners }: Given): Finding[] 
     judgement: counts(verdict),
     why: verdict.why,
   }));
+  const note = (code: string, some: typeof found, one: string, many: string): Finding[] =>
+    some[0]
+      ? [
+          finding('note', code, 'bench', counted(some.length, one, many), `In ${name}: ${some[0].why}`, {
+            ...of,
+            about: some.map((f) => f.a?.id).join(','),
+          }),
+        ]
+      : [];
   const bare = found.filter((f) => f.judgement === 'modification' && !f.a?.reason && !f.a?.overrule);
   const open = found.filter((f) => f.judgement === 'to judge');
   return [
-    ...(bare[0]
-      ? [
-          finding(
-            'note',
-            'no-reason',
-            'bench',
-            counted(bare.length, 'A modification has no reason', '{n} modifications have no reason'),
-            `In ${name}: ${bare[0].why}`,
-            { ...of, about: bare.map((f) => f.a?.id).join(',') },
-          ),
-        ]
-      : []),
-    ...(open[0]
-      ? [
-          finding(
-            'note',
-            'to-judge',
-            'bench',
-            counted(open.length, 'An adjustment waits for your judgement', '{n} adjustments wait for your judgement'),
-            `In ${name}: ${open[0].why}`,
-            { ...of, about: open.map((f) => f.a?.id).join(',') },
-          ),
-        ]
-      : []),
+    ...note('no-reason', bare, 'A modification has no reason', '{n} modifications have no reason'),
+    ...note('to-judge', open, 'An adjustment waits for your judgement', '{n} adjustments wait for your judgement'),
   ];
 }
 

@@ -6,6 +6,7 @@ import { type AdjustmentPatch, BenchActions } from '../store/actions';
 import { CheckBox } from '../ui/controls/check';
 import { FOLD } from '../ui/controls/fold';
 import { SELECT } from '../ui/controls/select';
+import { answered, Asked } from './asked';
 import { BenchView } from './bench-view';
 import { VersionHere } from './version-here';
 import { dayIn } from '../ui/when';
@@ -14,7 +15,7 @@ import { toneOf } from './tone';
 /** The adjustments that touched the chosen block; all of the version's where none is chosen. */
 @Component({
   selector: 'lv-adjustment-list',
-  imports: [ButtonDirective, CheckBox, InputText, ...FOLD, ...SELECT],
+  imports: [Asked, ButtonDirective, CheckBox, InputText, ...FOLD, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './adjustment-list.html',
   styleUrl: './adjustment-list.css',
@@ -59,9 +60,8 @@ export class AdjustmentList {
       this.patch(a, { overrule: { judgement, reason: reason.trim() || 'the teacher’s judgement' } });
   }
 
-  /** Answers what only the teacher can know: the answer is kept with the question, as the reason. */
-  protected judge(a: Adjustment, judgement: Judgement, answer: string, question: string): void {
-    this.patch(a, { overrule: { judgement, reason: `${question} ${answer === 'yes' ? 'Yes' : 'No'}.` } });
+  protected judge(a: Adjustment, judgement: Judgement, question: string): void {
+    this.patch(a, { overrule: answered(question, judgement) });
   }
 
   protected remove(a: Adjustment): void {

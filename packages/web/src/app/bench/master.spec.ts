@@ -5,6 +5,7 @@ import { DemoPlace } from '../testing/demo-place';
 import { ButtonHarness, PartHarness } from '../testing/harnesses';
 import { BenchView } from './bench-view';
 import { MasterPage } from './master-page';
+import type { Several } from '../ui/controls/several';
 import { MasterPanel } from './master-panel';
 
 // jsdom lays nothing out.
@@ -75,6 +76,24 @@ describe('about the whole activity', () => {
     await place.write(/^Title/, '  ');
     await place.write(/^Subject/, '');
     expect(master()).toMatchObject({ title: 'Rock-pool survey', subject: '' });
+  });
+
+  it('the language of the texts is found, or what the teacher says; and so for one text', async () => {
+    await open(MasterPanel);
+    await place.choose(/^Language of its texts/, 'German');
+    expect(master()).toMatchObject({ language: 'de' });
+    await place.choose(/^Language of its texts/, 'as found: English');
+    expect(master()).not.toHaveProperty('language');
+    await open(MasterPanel, 'rp-t1');
+    await place.choose(/^Language of this text/, 'French');
+    expect(at('rp-t1')).toMatchObject({ language: 'fr' });
+  });
+
+  it('what an objective protects is what the teacher says, in the order of all skills', async () => {
+    await open(MasterPanel);
+    const several = place.fixture.debugElement.query((d) => d.name === 'lv-several');
+    (several.componentInstance as Several).told.emit(['facts', 'reading', 'nonsense']);
+    expect(master().objectives[0]).toMatchObject({ protects: ['reading', 'facts'] });
   });
 
   it('an objective is added, reworded, and taken away with what asked for it', async () => {

@@ -87,6 +87,24 @@ describe('a chosen question', () => {
   });
 });
 
+describe('a verdict that only the teacher can give', () => {
+  it('asks each question once, and one press answers it for all that ask it', async () => {
+    await panel(undefined, 'rp-sup');
+    expect(place.text).toContain('Yours to judge');
+    expect(place.text.match(/Is reading a part of what “Find facts in a text” asks\?/g)).toHaveLength(1);
+    await place.press('No: an accommodation');
+    const texts = mine('rp-sup').filter((a) => a.overrule);
+    expect(texts.map((a) => a.kind)).toEqual(['reword', 'reword']);
+    expect(texts[0]?.overrule).toEqual({
+      judgement: 'accommodation',
+      reason: 'Is reading a part of what “Find facts in a text” asks? No.',
+    });
+    await place.press('No: an accommodation');
+    expect(place.text).toContain('An accommodation');
+    expect(await place.has(ButtonHarness, /^No: an accommodation/)).toBe(false);
+  });
+});
+
 describe('what is done with one block of a version', () => {
   it('an easier word takes a hard one’s place wherever it stands as a word, with its capital', async () => {
     await panel('rp-t1');

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import { derive, itemsOf, personalFieldsIn } from '@lorvet/core';
+import { chainOf, derive, type Id, itemsOf, type Judgement, personalFieldsIn } from '@lorvet/core';
 import { measurePages } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
@@ -10,6 +10,7 @@ import { FOLD } from '../ui/controls/fold';
 import { measured } from '../ui/measured';
 import { AdjustmentFiles } from './adjustment-files';
 import { AdjustmentList } from './adjustment-list';
+import { answered, Asked } from './asked';
 import { BenchView } from './bench-view';
 import { DoHere } from './do-here';
 import { FromElsewhere } from './from-elsewhere';
@@ -19,12 +20,19 @@ import { VersionChain } from './version-chain';
 import { VersionHere } from './version-here';
 import { tenth } from '../ui/tenth';
 
+interface AskedOnce {
+  readonly question: string;
+  readonly why: string;
+  readonly of: readonly { readonly versionId: Id; readonly adjustmentId: Id }[];
+}
+
 /** What a version is as a whole, beside its master, and what can be done with all of it. */
 @Component({
   selector: 'lv-whole-version',
   imports: [
     AdjustmentFiles,
     AdjustmentList,
+    Asked,
     ButtonDirective,
     CheckBox,
     DoHere,
@@ -46,6 +54,23 @@ export class WholeVersion {
   protected readonly selection = this.view.selection;
   protected readonly bringing = signal(false);
   protected readonly verdict = computed(() => this.state()?.classified ?? null);
+  /** What only the teacher can answer, each question once, with the adjustments it is asked of. */
+  protected readonly asked = computed(() => {
+    const s = this.state();
+    const by = new Map<string, AskedOnce>();
+    for (const v of s ? chainOf(s.family, s.version.id) : [])
+      for (const { id } of v.adjustments) {
+        const verdict = s?.classified.adjustments.get(id);
+        if (!verdict?.question || verdict.overruled) continue;
+        const known = by.get(verdict.question)?.of ?? [];
+        by.set(verdict.question, {
+          question: verdict.question,
+          why: verdict.why,
+          of: [...known, { versionId: v.id, adjustmentId: id }],
+        });
+      }
+    return [...by.values()];
+  });
   protected readonly masterMeasures = measured(() => {
     const s = this.state();
     return s && derive(s.family, null).content;
@@ -121,6 +146,16 @@ export class WholeVersion {
       .map((p) => p.id);
     this.view.recorded({ did: 'keep-pages', pageIds: ids }, 'keep only some pages');
     return this.pages().find((p) => p.id === id)?.kept ?? false;
+  }
+
+  /** One answer settles a question for all adjustments that ask it. */
+  protected judge({ question, of }: AskedOnce, judgement: Judgement): void {
+    const familyId = this.state()?.family.id;
+    if (familyId === undefined) return;
+    for (const one of of)
+      this.view.work.dispatch(
+        BenchActions.adjustmentPatched({ familyId, ...one, patch: { overrule: answered(question, judgement) } }),
+      );
   }
 
   protected personalise(): void {

@@ -38,6 +38,20 @@ describe('the work of a class', () => {
     expect(said('l-ysolde')?.marks['rp-q6']).toBeUndefined();
   });
 
+  it('leaves to the teacher what it cannot know, and says why and what a flap had to do with it', async () => {
+    const copy = place.work.copies()[copyIdOf('h-survey', 'l-ysolde')];
+    const go = copy?.goes.at(-1);
+    if (!copy || !go) throw new Error('the demo changed');
+    const text = (t: string) => ({ kind: 'text' as const, text: t });
+    const lifted = { 'rp-q4': { at: '2026-11-24T08:30:00.000Z', answer: text('a gull') } };
+    const goes = [{ ...go, answers: { ...go.answers, 'rp-q4': text('crabs') }, lifted }];
+    place.work.dispatch(DeskActions.copySaved({ copy: { ...copy, goes } }));
+    await place.rest();
+    await place.press(/^Ysolde M\., question 4: yours to mark/);
+    expect(place.text).toContain('“crabs” for “crab”: near, and a word of its own.');
+    expect(place.text).toMatch(/The flap was lifted on .*, and the answer was changed after\. Then it was: a gull/);
+  });
+
   it('gives points within what the question has', async () => {
     await place.press(/^Wilmot A\., question 10/);
     await place.write('Points', '99');

@@ -242,3 +242,15 @@ describe.each(ONE_OF_EACH.filter((b) => b.kind in EDITOR_PARTS).map((b) => [b.ki
     });
   },
 );
+
+describe('counters in a frame', () => {
+  it('none can be the answer, and the first counter takes that back', async () => {
+    const frame = blocks.find((b) => b.kind === 'pieces' && b.board.on === 'frames') as Block;
+    await show(frame);
+    await place.press('None: that is my answer');
+    expect(given.at(-1)).toEqual({ kind: 'choice', chosen: ['none'] });
+    expect(markItem({ ...frame, count: 0 } as never, given.at(-1)).verdict).toBe('right');
+    await place.press('Put one on');
+    expect(given.at(-1)).toEqual({ kind: 'choice', chosen: ['c1'] });
+  });
+});
