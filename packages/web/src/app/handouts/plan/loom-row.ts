@@ -4,6 +4,7 @@ import type { Id } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { IconButton } from '../../ui/icon-button';
 import { SwatchMark } from '../../ui/swatch';
+import { PlanBegin } from './plan-begin';
 import { PlanAfter } from './plan-after';
 import { type LoomRow, PlanHere } from './plan-here';
 
@@ -32,6 +33,7 @@ export class LoomRowView {
   /** What else can be done with this learner is asked for. */
   readonly more = output<Event>();
   protected readonly here = inject(PlanHere);
+  protected readonly fresh = inject(PlanBegin);
   protected readonly after = inject(PlanAfter);
   protected readonly MASTER = MASTER;
   /** Whether this learner has it: to change that is asked about first. */

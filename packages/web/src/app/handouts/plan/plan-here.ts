@@ -1,26 +1,20 @@
 import { computed, effect, inject, Injectable, signal } from '@angular/core';
-import { Router } from '@angular/router';
 import {
   bandsOf,
   cardInShort,
   changedAfter,
   datesFor,
-  derive,
   type HandOut,
   handOutState,
   type Id,
   joinedSince,
-  latest,
   type Learner,
   linesNow,
-  nameForSupports,
   NO_DAYS_OFF,
   type Parts,
   personalVersions,
   type PlanRule,
   recipientsOf,
-  rulesForSupports,
-  runRecipe,
   SCHOOL_ID,
   type Version,
   versionOf,
@@ -29,10 +23,8 @@ import {
 } from '@lorvet/core';
 import { CLEARLY_BETTER, suggest, type Suggestion } from '@lorvet/core/measures';
 import { Clock } from '../../platform/clock';
-import { Words } from '../../platform/words';
-import { drawSwatch } from '../../ui/draw-swatch';
 import { PlanWork } from '../../platform/plan-work';
-import { BenchActions, HandOutActions } from '../../store/actions';
+import { HandOutActions } from '../../store/actions';
 import { WorkspaceStore } from '../../store/workspace';
 import { counted } from '../../platform/many';
 
@@ -69,8 +61,6 @@ export class PlanHere {
   private readonly cards = new WeakMap<Learner, { readonly day: string; readonly says: string }>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
-  private readonly words = inject(Words);
-  private readonly router = inject(Router);
   readonly id = signal('');
   /** The step whose panel is open; null: the one that is next. */
   readonly asked = signal<PlanStep | null>(null);
@@ -145,7 +135,7 @@ export class PlanHere {
   /** Whether checks and suggestions take so long that they are made beside the page. */
   readonly isLarge = computed(() => this.audience().length * (this.family()?.versions.length ?? 0) > LARGE);
   private readonly suggested = signal<readonly Suggestion[]>([]);
-  private readonly suggestions = computed((): ReadonlyMap<Id, Suggestion> => {
+  readonly suggestions = computed((): ReadonlyMap<Id, Suggestion> => {
     const family = this.family();
     if (!family || !this.isDraft()) return new Map();
     const list = this.isLarge() ? this.suggested() : suggest(family, this.audience(), this.people().today);
@@ -352,34 +342,6 @@ export class PlanHere {
   private nameOf(versionId: Id | null): string {
     const family = this.family();
     return versionId === null || !family ? 'the master' : (versionOf(family, versionId)?.name ?? '');
-  }
-
-  /** A version on the nearest one, with the supports that a learner's card agrees and it lacks, as far as rules make them. */
-  async begin(learnerId: Id): Promise<void> {
-    const family = this.family();
-    const s = this.suggestions().get(learnerId);
-    if (!family || s?.versionId === undefined) return;
-    const id = this.clock.newId();
-    const fresh = {
-      id,
-      name: nameForSupports(s.missing),
-      swatch: drawSwatch(this.clock, [family.swatch, ...family.versions.map((v) => v.swatch)]),
-      purpose: '',
-      basis: s.versionId,
-      upTo: latest(family).n,
-      adjustments: [],
-      upkeepLog: [],
-    };
-    const draft = { ...family, versions: [...family.versions, fresh] };
-    const lexicon = await this.words.lexicon(derive(draft, id).content.pages);
-    if (this.family() !== family) return;
-    const stamp = { at: this.clock.iso(), author: 'Teacher', newId: () => this.clock.newId() };
-    const recipe = { id: 'begin', name: fresh.name, purpose: '', rules: rulesForSupports(s.missing) };
-    const made = runRecipe(draft, id, recipe, stamp, lexicon).version;
-    const { recipes: _, ...rest } = made;
-    const adjustments = made.adjustments.map(({ recipe: __, ...a }) => a) as typeof made.adjustments;
-    this.work.dispatch(BenchActions.versionAdded({ familyId: family.id, version: { ...rest, adjustments } }));
-    await this.router.navigate(['/bench', family.id, id]);
   }
 
   acceptSuggestions(): void {

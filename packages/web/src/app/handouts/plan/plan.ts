@@ -33,6 +33,7 @@ import { PanelHow } from './panel-how';
 import { PanelWhat } from './panel-what';
 import { PanelWho } from './panel-who';
 import { PlanAfter } from './plan-after';
+import { PlanBegin } from './plan-begin';
 import { PlanChecks } from './plan-checks';
 import { PlanHere, type PlanStep } from './plan-here';
 import { TeamBoard } from './team-board';
@@ -78,7 +79,7 @@ const STEP_NAMES: Readonly<Record<PlanStep, string>> = {
     RouterLink,
     TeamBoard,
   ],
-  providers: [PlanAfter, PlanChecks, PlanHere],
+  providers: [PlanAfter, PlanBegin, PlanChecks, PlanHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styleUrl: './plan.css',
