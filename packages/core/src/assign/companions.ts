@@ -1,6 +1,6 @@
 import type { Id } from '../activity/block';
 import { type Family, latest, versionOf } from '../activity/family';
-import { freezeForAll } from './freeze';
+import { freezeForAll } from './held/freeze';
 import type { Companion, Frozen, HandOut } from './hand-out';
 
 /**

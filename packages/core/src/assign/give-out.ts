@@ -1,10 +1,10 @@
 import type { Id } from '../activity/block';
 import type { Family } from '../activity/family';
 import type { PersonalValues } from '../adjust/adjustment';
-import { type Learner, personalValues } from '../learners/learner';
+import { goalOf, type Learner, personalValues } from '../learners/learner';
 import { classOf, type People } from '../learners/people';
 import { changedAfter } from './after/history';
-import { type Freezing, freezing } from './freeze';
+import { type Freezing, freezing } from './held/freeze';
 import { EVERYBODY, type Frozen, type Given, type HandOut, type Line, type Parts } from './hand-out';
 import { recipientsOf } from './recipients';
 import { linesNow } from './rules';
@@ -57,6 +57,7 @@ export function givenTo(
   if (handOut.kind !== 'work' || !family)
     return { given: Object.fromEntries(learners.map((l) => [l.id, { frozen: '' }])), frozen: [] };
   const made = new Map<string, Freezing>();
+  const wordsOfGoals = (id: Id) => goalOf(people.learners, id)?.text;
   const given: Record<string, Given> = {};
   const dueTo = duesOf(handOut, people, at);
   for (const learner of learners) {
@@ -64,7 +65,7 @@ export function givenTo(
     if (!due) continue;
     const key = JSON.stringify([due.versionId, due.parts ?? []]);
     let one = made.get(key);
-    if (!one) made.set(key, (one = freezing(family, due.versionId, at, due.parts)));
+    if (!one) made.set(key, (one = freezing(family, due.versionId, at, due.parts, wordsOfGoals)));
     given[learner.id] = { ...one.givenTo(due.values), ...(due.shares ? { shares: due.shares } : {}) };
   }
   const frozen = new Map([...made.values()].map((m) => [m.frozen.id, m.frozen]));

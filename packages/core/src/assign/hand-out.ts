@@ -2,11 +2,11 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { blockSchema } from '../activity/blocks';
 import { companionSchema, MOST_COMPANIONS } from './companion';
-import { type Frozen, type FrozenById, lineageStepSchema, withBlocks } from './frozen';
+import { type Frozen, type FrozenById, lineageStepSchema, withBlocks } from './held/frozen';
 import { placeSchema } from './place';
 
 export * from './companion';
-export * from './frozen';
+export * from './held/frozen';
 export * from './place';
 
 /** Who gets which version; null is the master. A learner may stand on two lines by mistake: `coverage` says so. */

@@ -5,7 +5,7 @@ import { type Block, isItem } from '../activity/blocks';
 import { type Family, latest } from '../activity/family';
 import { demoWorkspace } from '../demo/index';
 import { familyOf, inPlace, masters, steps, withVersions } from '../testing/random-family';
-import { freeze } from './freeze';
+import { freeze } from './held/freeze';
 import { giveOut } from './give-out';
 import { frozenFor, type HandOut } from './hand-out';
 import { learnerPackage, learnerPackageSchema } from './learner-package';

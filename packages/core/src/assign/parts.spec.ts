@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { codes, people, pool, survey } from '../testing/demo-plan';
-import { freeze } from './freeze';
+import { freeze } from './held/freeze';
 import { giveOut } from './give-out';
 import { type FrozenById, frozenFor } from './hand-out';
 import { preparedFor } from './after/another';

@@ -8,7 +8,7 @@ import { stamp } from '../testing/random-family';
 import { mayLift } from '../work/answer';
 import { openGo } from '../work/copy';
 import { coverage } from './check/coverage';
-import { freeze } from './freeze';
+import { freeze } from './held/freeze';
 import { learnerPackage } from './learner-package';
 import { flapsOf } from './learner-sheet';
 import { oneByOne } from './one-by-one';

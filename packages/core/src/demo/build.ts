@@ -129,14 +129,16 @@ export class FamilyMaker {
     this.family = { ...this.family, versions: [...this.family.versions, version] };
   }
 
-  change(versionId: Id, done: InPlace, reason?: string): void {
+  change(versionId: Id, done: InPlace, reason?: string, goalId?: Id): void {
     const stamp = { at: this.at, author: AUTHOR, newId: this.newId };
     const before = this.family.versions.find((v) => v.id === versionId)?.adjustments ?? [];
     const changed = recordInPlace(this.family, versionId, done, stamp);
     const version = reason
       ? {
           ...changed,
-          adjustments: changed.adjustments.map((a) => (before.includes(a) ? a : { ...a, reason: { text: reason } })),
+          adjustments: changed.adjustments.map((a) =>
+            before.includes(a) ? a : { ...a, reason: { text: reason, ...(goalId ? { goalId } : {}) } },
+          ),
         }
       : changed;
     this.family = { ...this.family, versions: this.family.versions.map((v) => (v.id === versionId ? version : v)) };

@@ -170,7 +170,7 @@ export function rockPool(clock: Clock, pictureId: string): Family {
     { did: 'remove-options', blockId: 'rp-q1', optionIds: ['rp-q1-3'] },
     'Two choices, as agreed in October',
   );
-  m.change('rp-oriel', { did: 'remove-block', blockId: 'rp-q10' });
+  m.change('rp-oriel', { did: 'remove-block', blockId: 'rp-q10' }, 'The page ends where the hour does', 'g-oriel');
   m.change('rp-oriel', {
     did: 'words',
     blockId: 'rp-i2',

@@ -1,7 +1,7 @@
 import { blocksOf } from '../activity/activity';
 import type { Id } from '../activity/block';
 import { isItem } from '../activity/blocks';
-import type { FrozenById } from '../assign/frozen';
+import type { FrozenById } from '../assign/held/frozen';
 import { frozenFor, type HandOut } from '../assign/hand-out';
 import type { Answer } from '../work/answer';
 import { type Copy, copyIdOf, emptyResponse, type Marking } from '../work/copy';

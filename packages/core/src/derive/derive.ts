@@ -36,6 +36,10 @@ export interface Report {
   readonly why: string;
 }
 
+/** Why an adjustment does nothing on a day. */
+export const SWITCHED_OFF = 'Switched off.';
+export const NOT_THIS_DAY = 'Not in force on this day.';
+
 export interface Derived {
   readonly revision: number;
   /** As it is shown and given out: pages in smaller parts where a division asks for it. */
@@ -179,7 +183,7 @@ class Applied implements Derived {
       const { versionId, adjustment } = touch;
       const base = { versionId, adjustmentId: adjustment.id };
       if (!inForce(adjustment, this.options.at))
-        return { ...base, status: 'off', why: adjustment.off ? 'Switched off.' : 'Not in force on this day.' };
+        return { ...base, status: 'off', why: adjustment.off ? SWITCHED_OFF : NOT_THIS_DAY };
       const applied = kindOfAdjustment(adjustment).apply(adjustment, sheet, context);
       for (const e of applied.edits) {
         sheet.apply(e);

@@ -3,10 +3,16 @@ import type { Id } from '../activity/block';
 import { type Block, isItem, itemRules, wordsOf } from '../activity/blocks';
 import { type Family, type Revision, versionTree } from '../activity/family';
 import { type Frozen, type HandOut, type LineageStep } from '../assign/hand-out';
+import type { Decided, HeldRecord } from '../assign/held/decided';
 import { derive, originOf } from '../derive/derive';
 import { idsIn, type PackedIds } from '../keep/packed-ids';
 import type { Answer } from '../work/answer';
 import type { Copy } from '../work/copy';
+
+/** A step of the way, with what was decided about it where that was held fast. */
+export interface WayStep extends LineageStep {
+  readonly decided: Decided | undefined;
+}
 
 /** The way back from a learner's answer to the master's block. */
 export interface Lineage {
@@ -18,7 +24,9 @@ export interface Lineage {
   readonly versionId: Id | null;
   readonly versionName: string;
   /** What made it so, nearest the master first. */
-  readonly steps: readonly LineageStep[];
+  readonly steps: readonly WayStep[];
+  /** What was decided about the whole sheet when it was given. */
+  readonly record: HeldRecord | undefined;
   /** The master's block in the revision it came from; null where a version added it. */
   readonly master: { readonly revision: Pick<Revision, 'n' | 'at' | 'note'>; readonly block: Block } | null;
   /** Whether the master's block has changed since. */
@@ -47,7 +55,11 @@ export function lineageOf(
     asGiven,
     versionId: frozen.versionId,
     versionName: frozen.versionName,
-    steps: frozen.lineage[itemId] ?? [],
+    steps: (frozen.lineage[itemId] ?? []).map((step) => ({
+      ...step,
+      decided: frozen.record?.adjustments.find((d) => d.adjustmentId === step.adjustmentId),
+    })),
+    record: frozen.record,
     master: revision && block ? { revision: { n: revision.n, at: revision.at, note: revision.note }, block } : null,
     changedSince: block !== undefined && JSON.stringify(block) !== JSON.stringify(now),
   };

@@ -102,7 +102,7 @@ function checkBlocks({ family, versionId, name, learners, handOut }: Given): Fin
     'It is yours to mark.',
   );
   say(
-    'note',
+    'confirm',
     'no-question',
     items.filter((i) => i.prompt.trim() === '' && !laid.has(i.id)),
     'A question says nothing',
@@ -110,7 +110,7 @@ function checkBlocks({ family, versionId, name, learners, handOut }: Given): Fin
     'Write what is asked.',
   );
   say(
-    'note',
+    'confirm',
     'empty-part',
     blocks.filter(
       (b) => (b.kind === 'word-bank' && b.words.every((w) => w.trim() === '')) || (b.kind === 'picture' && !b.assetId),
@@ -161,7 +161,9 @@ function checkVerdicts({ family, versionId, name, learners }: Given): Finding[] 
           }),
         ]
       : [];
-  const bare = found.filter((f) => f.judgement === 'modification' && !f.a?.reason && !f.a?.overrule);
+  const bare = found.filter(
+    (f) => f.judgement === 'modification' && !f.a?.reason?.text && !f.a?.reason?.goalId && !f.a?.overrule,
+  );
   const open = found.filter((f) => f.judgement === 'to judge');
   return [
     ...note('no-reason', bare, 'A modification has no reason', '{n} modifications have no reason'),

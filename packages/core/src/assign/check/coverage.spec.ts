@@ -4,7 +4,7 @@ import { freshItem } from '../../activity/block';
 import { type Block, isItem } from '../../activity/blocks';
 import { bandsOf } from '../recipients';
 import { coverage, openFindings } from './coverage';
-import { freezeFor } from '../freeze';
+import { freezeFor } from '../held/freeze';
 import { type HandOut } from '../hand-out';
 import { NOW, people, pool, survey, codes } from '../../testing/demo-plan';
 

@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { type Adjustment, adjustmentKinds, counts, type Judgement, kindOfAdjustment, originOf } from '@lorvet/core';
+import {
+  type Adjustment,
+  adjustmentKinds,
+  counts,
+  goalOf,
+  type Judgement,
+  kindOfAdjustment,
+  type Learner,
+  originOf,
+} from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { type AdjustmentPatch, BenchActions } from '../store/actions';
@@ -10,7 +19,7 @@ import { answered, Asked } from './asked';
 import { BenchView } from './bench-view';
 import { VersionHere } from './version-here';
 import { dayIn } from '../ui/when';
-import { toneOf } from './tone';
+import { toneOf } from '../ui/tone';
 
 /** The adjustments that touched the chosen block; all of the version's where none is chosen. */
 @Component({
@@ -45,6 +54,24 @@ export class AdjustmentList {
       by: `${a.author}, ${dayIn(a.at)}`,
     }));
   });
+
+  /** Goals on the cards of those who have the version; where they have none, those on all cards. */
+  private readonly goals = computed(() => {
+    const all = this.view.work.people().learners;
+    const given = new Set(this.view.given());
+    const goalsOf = (learners: readonly Learner[]) =>
+      learners.flatMap((l) => l.needs.goals.map((g) => ({ id: g.id, says: `${l.name}: ${g.text}` })));
+    const mine = goalsOf(all.filter((l) => given.has(l.id)));
+    return mine.length ? mine : goalsOf(all);
+  });
+
+  /** The goals to choose from, with the one that is chosen though it stands on none of these cards. */
+  protected goalsWith(chosen: string | undefined) {
+    const goals = this.goals();
+    if (!chosen || goals.some((g) => g.id === chosen)) return goals;
+    const known = goalOf(this.view.work.people().learners, chosen);
+    return [...goals, { id: chosen, says: known?.text ?? 'a goal that is on no card any more' }];
+  }
 
   protected patch(a: Adjustment, patch: AdjustmentPatch): void {
     const s = this.here.state();

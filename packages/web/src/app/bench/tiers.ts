@@ -31,7 +31,7 @@ import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
 import { Latest } from '../ui/latest';
 import { counted } from '../platform/many';
-import { toneOf } from './tone';
+import { toneOf } from '../ui/tone';
 
 const MOST = 3;
 const FIRST_ROWS = 10;

@@ -35,7 +35,7 @@ import { SwatchMark } from '../ui/swatch';
 import { BenchBlock } from './bench-block';
 import { BenchView, nameOf } from './bench-view';
 import { tenth } from '../ui/tenth';
-import { toneOf } from './tone';
+import { toneOf } from '../ui/tone';
 
 interface Said {
   readonly id: Id;

@@ -68,6 +68,13 @@ describe('a chosen question', () => {
     await place.write(/^Reason/, 'Asks for help with the first step');
     const hint = () => mine().find((a) => a.kind === 'hint');
     expect(hint()).toMatchObject({ reason: { text: 'Asks for help with the first step' } });
+    await place.unfold(/^More/);
+    await place.choose(/^Goal it serves/, /finds two facts/);
+    expect(hint()?.reason).toEqual({ text: 'Asks for help with the first step', goalId: 'g-brannoc' });
+    await place.write(/^Reason/, '');
+    expect(hint()?.reason).toEqual({ text: '', goalId: 'g-brannoc' });
+    await place.choose(/^Goal it serves/, 'none');
+    expect(hint()?.reason).toBeUndefined();
     await place.check(/^in force/);
     expect(hint()).toMatchObject({ off: true });
     expect(shown('rp-q9')).not.toHaveProperty('hint');

@@ -15,7 +15,7 @@ import { BenchView } from './bench-view';
 import { DoHere } from './do-here';
 import { FromElsewhere } from './from-elsewhere';
 import { MeasuresTable } from './measures-table';
-import { toneOf } from './tone';
+import { toneOf } from '../ui/tone';
 import { VersionChain } from './version-chain';
 import { VersionHere } from './version-here';
 import { tenth } from '../ui/tenth';

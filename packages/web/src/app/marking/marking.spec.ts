@@ -90,6 +90,14 @@ describe('the work of a class', () => {
     expect(place.text).toMatch(/is worded “What falls from the sky/);
   });
 
+  it('says what had been decided about the sheet when it was given: why, for which goal, and what it was taken for', async () => {
+    await place.press(/^Oriel P\., question 1:/);
+    expect(place.text).toContain('Two choices, as agreed in October');
+    await place.unfold(/^All that was decided/);
+    expect(place.text).toContain('Goal: Finishes one page without a break');
+    expect(place.text).toMatch(/Not on this sheet.*choose one animal/);
+  });
+
   it('moves through the answers with the arrow keys', async () => {
     await place.press(/^Brannoc T\., question 1/);
     const table = (place.fixture.nativeElement as HTMLElement).querySelector('table');

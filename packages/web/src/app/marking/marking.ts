@@ -27,6 +27,7 @@ import { Answering, type Given } from './answering';
 import { NotesBack } from './notes-back';
 import { type Row } from './row';
 import { SpokenWords } from './spoken-words';
+import { WayBack } from './way-back';
 import { WorkTable } from './work-table';
 import { whenIn } from '../ui/when';
 import { Empty } from '../ui/empty';
@@ -63,6 +64,7 @@ const ROWS = 6;
     SpokenWords,
     SwatchMark,
     Textarea,
+    WayBack,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './marking.html',

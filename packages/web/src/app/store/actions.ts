@@ -42,6 +42,8 @@ type Revised = Partial<Pick<Version, 'name' | 'purpose'>>;
 export interface AdjustmentPatch {
   readonly name?: string;
   readonly reason?: string;
+  /** The goal it serves; empty is none. */
+  readonly goalId?: Id;
   readonly off?: boolean;
   readonly overrule?: { readonly judgement: Judgement; readonly reason: string } | null;
 }

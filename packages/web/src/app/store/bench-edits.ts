@@ -132,9 +132,13 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
         ...v,
         adjustments: v.adjustments.map((a) => {
           if (a.id !== adjustmentId) return a;
-          const { reason, overrule, ...rest } = patch;
+          const { reason, goalId, overrule, ...rest } = patch;
           const next = { ...a, ...rest };
-          if (reason !== undefined) next.reason = { text: reason };
+          if (reason !== undefined || goalId !== undefined) {
+            const why = { text: reason ?? a.reason?.text ?? '', goalId: goalId ?? a.reason?.goalId };
+            if (why.text || why.goalId) next.reason = { text: why.text, ...(why.goalId ? { goalId: why.goalId } : {}) };
+            else delete next.reason;
+          }
           if (overrule === null) delete next.overrule;
           else if (overrule) next.overrule = overrule;
           return next;

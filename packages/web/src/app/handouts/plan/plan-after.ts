@@ -2,7 +2,7 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import {
   changedAfter,
   type Exchange,
-  freeze,
+  contentOn,
   type Id,
   isSafe,
   lastDone,
@@ -58,7 +58,7 @@ export class PlanAfter {
       const was = frozen[id];
       if (was && !isBehind.has(id)) {
         const there = was.versionId === null || family.versions.some((v) => v.id === was.versionId);
-        isBehind.set(id, there && !isSame(freeze(family, was.versionId, at, was.parts).content, was.content));
+        isBehind.set(id, there && !isSame(contentOn(family, was.versionId, at, was.parts), was.content));
       }
       return isBehind.get(id) ? [key] : [];
     });

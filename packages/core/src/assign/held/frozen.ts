@@ -1,7 +1,8 @@
-import { z } from '../zod';
-import { type Content, contentSchema } from '../activity/activity';
-import { idSchema } from '../activity/block';
-import { swatchSchema } from '../activity/swatch';
+import { z } from '../../zod';
+import { type Content, contentSchema } from '../../activity/activity';
+import { idSchema } from '../../activity/block';
+import { swatchSchema } from '../../activity/swatch';
+import { recordSchema } from './decided';
 
 /** One step of the way from a block back to the master, in words, as it was when the work was frozen. */
 export const lineageStepSchema = z.object({
@@ -28,6 +29,8 @@ export const frozenSchema = z.object({
   content: contentSchema,
   /** By block id. */
   lineage: z.record(z.string(), z.array(lineageStepSchema)),
+  /** What was decided about it; what was frozen before there was one has none. */
+  record: recordSchema.optional(),
 });
 export type Frozen = z.infer<typeof frozenSchema>;
 

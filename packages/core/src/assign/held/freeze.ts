@@ -1,11 +1,12 @@
-import { type Content, findBlock } from '../activity/activity';
-import type { Id } from '../activity/block';
-import { type Family, latest, swatchOf, versionOf } from '../activity/family';
-import { contentAddress } from '../activity/fingerprint';
-import type { PersonalValues } from '../adjust/adjustment';
-import { kindOfAdjustment } from '../adjust/registry';
-import { basisContent, derive, deriveFor, type Derived, type Touch } from '../derive/derive';
-import { type Frozen, type Given, type LineageStep, type Parts, withOwn } from './hand-out';
+import { type Content, findBlock } from '../../activity/activity';
+import type { Id } from '../../activity/block';
+import { type Family, latest, swatchOf, versionOf } from '../../activity/family';
+import { contentAddress } from '../../activity/fingerprint';
+import type { PersonalValues } from '../../adjust/adjustment';
+import { kindOfAdjustment } from '../../adjust/registry';
+import { basisContent, derive, deriveFor, type Derived, type Touch } from '../../derive/derive';
+import { type GoalWords, recordOf } from './record';
+import { type Frozen, type Given, type LineageStep, type Parts, withOwn } from '../hand-out';
 
 /** The way of adjustments in words, each spoken of on its own basis. */
 function stepsOf(family: Family, touches: readonly Touch[]): LineageStep[] {
@@ -32,17 +33,20 @@ export interface Freezing {
 
 /** What stands on a sheet, and of which derivation each block is. */
 interface Composed {
+  readonly revision: number;
   readonly content: Content;
   readonly sources: readonly (readonly [Derived, Id | null])[];
   sourceOf(blockId: Id): Derived | undefined;
 }
 
 /** A version's content with some of its pages taken from others; a page that the other leaves out is left out. */
-function composed(family: Family, base: Derived, versionId: Id | null, parts: Parts, at: string): Composed {
+function composed(family: Family, versionId: Id | null, parts: Parts, at: string): Composed {
+  const base = derive(family, versionId, { at });
+  const { revision } = base;
   const versions = new Map<Id | null, Derived>([[versionId, base]]);
   for (const p of parts) if (!versions.has(p.versionId)) versions.set(p.versionId, derive(family, p.versionId, { at }));
   if (parts.length === 0) {
-    return { content: base.content, sources: [[base, versionId]], sourceOf: () => base };
+    return { revision, content: base.content, sources: [[base, versionId]], sourceOf: () => base };
   }
   const by = new Map(parts.map((p) => [p.pageId, versions.get(p.versionId)]));
   const order = latest(family).content.pages.map((p) => p.id);
@@ -72,6 +76,7 @@ function composed(family: Family, base: Derived, versionId: Id | null, parts: Pa
     }),
   );
   return {
+    revision,
     content: { ...base.whole, pages },
     sources: [...versions].map(([id, d]) => [d, id] as const),
     sourceOf: (id) => from.get(id),
@@ -80,14 +85,19 @@ function composed(family: Family, base: Derived, versionId: Id | null, parts: Pa
 
 /**
  * The activity of a version as it is on a day (ISO), held fast: its content, where it came from, and the way back of
- * every block in words; with `parts`, some of its pages from other versions. Its id is the address of all that: the same
+ * every block in words, what was decided about it; with `parts`, some of its pages from other versions. Its id is the address of all that: the same
  * activity is the same record, whoever gets it. What a learner's own values make another is a short list of blocks beside
  * it.
  */
-export function freezing(family: Family, versionId: Id | null, at: string, parts: Parts = []): Freezing {
+export function freezing(
+  family: Family,
+  versionId: Id | null,
+  at: string,
+  parts: Parts = [],
+  goalWords: GoalWords = () => undefined,
+): Freezing {
   const version = versionId === null ? undefined : versionOf(family, versionId);
-  const base = derive(family, version?.id ?? null, { at });
-  const { content, sources, sourceOf } = composed(family, base, version?.id ?? null, parts, at);
+  const { content, sources, sourceOf, revision } = composed(family, version?.id ?? null, parts, at);
   const lineage: Record<string, LineageStep[]> = {};
   for (const [derived] of sources)
     for (const blockId of derived.origins.keys())
@@ -98,10 +108,11 @@ export function freezing(family: Family, versionId: Id | null, at: string, parts
     versionId: version?.id ?? null,
     versionName: version?.name ?? 'Master',
     swatch: swatchOf(family, versionId),
-    revision: base.revision,
+    revision,
     ...(parts.length ? { parts: [...parts] } : {}),
     content,
     lineage,
+    record: recordOf(family, content, sources, at, goalWords),
   };
   const frozen: Frozen = { id: contentAddress(held), ...held };
   const plain = new Set(content.pages.flatMap((p) => p.blocks));
@@ -124,6 +135,10 @@ export function freezing(family: Family, versionId: Id | null, at: string, parts
     },
   };
 }
+
+/** What a version gives on a day, as it would be held fast. */
+export const contentOn = (family: Family, versionId: Id | null, at: string, parts: Parts = []): Content =>
+  composed(family, versionId === null ? null : (versionOf(family, versionId)?.id ?? null), parts, at).content;
 
 /** A version held fast, without a learner's values in it. */
 export const freeze = (family: Family, versionId: Id | null, at: string, parts?: Parts): Frozen =>
