@@ -46,6 +46,7 @@ export { duesOf, giveLate, giveOut, joinedSince } from './assign/give-out';
 export { inRule, linesNow, withRule } from './assign/rules';
 export { FLAP_AFTER } from './adjust/flap';
 export * from './adjust/drafts';
+export { proposeWrong } from './adjust/propose-wrong';
 export { canMix } from './adjust/mixing';
 export { canDraw } from './adjust/other-numbers';
 export { takenPart, type TakenPlace, takenTogether } from './adjust/from-activity';

@@ -113,7 +113,7 @@ describe('every kind of adjustment', () => {
     'steps-to-tick': [adjust(draftSteps(at('rp-i2'), 2, () => 'st')), /comes in 3 steps to tick off\.$/],
     flap: [
       adjust(draftFlap(at('rp-q5'))),
-      /has a flap to check the answer, once there is one: “limpet \/ a limpet”\.$/,
+      /has a flap to check the answer, once there is one: “limpet”\.$/,
     ],
     'recorded-instruction': [
       adjust({

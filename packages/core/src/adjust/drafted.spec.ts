@@ -170,7 +170,7 @@ describe('what is proposed', () => {
     const elsewhere = (...keys: string[]) => ({
       ...page(2),
       id: 'more',
-      blocks: keys.map((key, i) => ({ ...asked, id: `x${i}`, prompt: '?', key: [key] }) as Block),
+      blocks: keys.map((key, i) => ({ ...asked, id: `x${i}`, prompt: 'It has a shell.', key: [key] }) as Block),
     });
     const more = { ...content, pages: [...content.pages, elsewhere('whelk', '8:40', 'yes', '3 limpets')] };
     expect(proposeDistractors(more, page(1), 9)).toContain('whelk');

@@ -6,9 +6,10 @@ import { fingerprint } from '../activity/fingerprint';
 import { isHard } from '../measure/hard';
 import { sentencesIn, wordsIn } from '../measure/words';
 import { plainWords } from '../work/plain-words';
+import { askedFor } from './asked-for';
 import { chooseItems, itemsWithin } from './choose-items';
 import { choicesToLeaveOut, snapshotChoices } from './fewer-choices';
-import type { Flap } from './flap';
+import { type Flap, saidUnderFlap } from './flap';
 import { proposeHardWords } from './glossary';
 import { questionBehind } from './hint';
 import { isOfType, keyTypeOf } from './key-type';
@@ -18,7 +19,7 @@ import { canDraw, drawNumbers, otherNumbersFor } from './other-numbers';
 import type { Adjustment } from './registry';
 import { STARTERS } from './sentence-starters';
 import { proposeSteps } from './steps-to-tick';
-import { type AnswerWay, turned, wrongIn } from './turning';
+import { type AnswerWay, turned } from './turning';
 import { proposeWords } from './word-bank';
 
 type Made = 'id' | 'at' | 'author';
@@ -42,19 +43,20 @@ export function draftFewerChoices(b: Block, most: number): Proposal {
     : { why: `It has no more than ${most} choices.` };
 }
 
-const objectivesOf = (page: Page): Set<Id | undefined> =>
-  new Set(page.blocks.flatMap((b) => (b.kind === 'short-text' ? [b.objectiveId] : [])));
+/** What the short answers of a page are about: their objective, and what they ask for. */
+const aboutOf = (b: Block): string[] =>
+  b.kind === 'short-text' ? [JSON.stringify([b.objectiveId ?? '', askedFor(b.prompt, '')])] : [];
 
 /**
  * Words of other pages' keys that are no key on this one: they make a bank harder to guess from. Only those that are asked for the
- * same objectives: an animal among kinds of weather is no help and no test.
+ * same objectives and by questions of the same sort: an animal among kinds of weather is no help and no test.
  */
 export function proposeDistractors(content: Content, page: Page, n: number): string[] {
   const mine = new Set(proposeWords(page).map(plainWords));
-  const asked = objectivesOf(page);
+  const about = new Set(page.blocks.flatMap(aboutOf));
   const others = content.pages
     .filter((p) => p !== page)
-    .flatMap((p) => proposeWords({ ...p, blocks: p.blocks.filter((b) => isItem(b) && asked.has(b.objectiveId)) }));
+    .flatMap((p) => proposeWords({ ...p, blocks: p.blocks.filter((b) => aboutOf(b).some((x) => about.has(x))) }));
   return [...new Map(others.map((w) => [plainWords(w), w])).entries()]
     .filter(([plain]) => !mine.has(plain))
     .slice(0, n)
@@ -188,7 +190,7 @@ export function draftFlap(b: Block, lifts?: Flap['lifts']): Proposal {
   const keys = keyWordsOf(b);
   if (!isItem(b) || keys.length === 0) return { why: 'It has no key to stand under a flap.' };
   if (keys.some((k) => MARKING_NOTE.test(k))) return { why: 'Its key is a note on marking, not an answer.' };
-  const text = keys.join(' / ').slice(0, 2000);
+  const text = saidUnderFlap(keys).slice(0, 2000);
   return { kind: 'flap', target: b.id, text, was: keys, question: b.prompt, ...(lifts ? { lifts } : {}) };
 }
 
@@ -214,35 +216,6 @@ export function draftOtherAnswer(b: Block, to: AnswerWay, wrong: readonly string
     wrong: wrong.map((w) => w.trim()).filter(Boolean),
     was: answerBehind(b),
   };
-}
-
-/** Wrong answers that other items of the same objective hold, those of the same page first: a beginning for the teacher. */
-export function proposeWrong(content: Content, b: ItemBlock, n = 3): string[] {
-  const mine = new Set(keyWordsOf(b).map(plainWords));
-  const page = content.pages.find((p) => p.blocks.includes(b));
-  const number = b.kind === 'number';
-  const near = content.pages
-    .flatMap((p) => p.blocks.filter(isItem).map((x) => ({ x, p })))
-    .filter(
-      ({ x }) =>
-        x !== b &&
-        x.objectiveId === b.objectiveId &&
-        (x.kind === 'number') === number &&
-        ['short-text', 'number', 'single-choice'].includes(x.kind),
-    )
-    .sort((a, c) => rank(c) - rank(a));
-  function rank(e: { x: ItemBlock; p: Page }): number {
-    return e.p === page ? 1 : 0;
-  }
-  const words = [...wrongIn(b), ...near.flatMap(({ x }) => [...keyWordsOf(x).slice(0, 1), ...wrongIn(x)])];
-  if (b.kind === 'number' && b.key !== null)
-    words.push(...[1, -1, 10, -10, 2].map((d) => `${(b.key ?? 0) + d}${b.unit ? ` ${b.unit}` : ''}`));
-  const found = new Map(words.map((w) => [plainWords(w), w]));
-  const [key = ''] = keyWordsOf(b);
-  return [...found]
-    .filter(([plain, w]) => plain && !mine.has(plain) && isOfType(w, key))
-    .slice(0, n)
-    .map(([, w]) => w);
 }
 
 export function draftOtherNumbers(b: Block, seed: string): Proposal {

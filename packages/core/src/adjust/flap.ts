@@ -2,6 +2,7 @@ import { z } from '../zod';
 import { findBlock } from '../activity/activity';
 import { idSchema } from '../activity/block';
 import { isItem, keyWordsOf } from '../activity/blocks';
+import { plainWords } from '../work/plain-words';
 import {
   accommodation,
   adjustmentBase,
@@ -35,6 +36,24 @@ const schema = z.object({
   ...questionShape,
 });
 export type Flap = z.infer<typeof schema>;
+
+const bare = (key: string): string => plainWords(key).replace(/^(?:a|an|the) (?=\S)/, '');
+
+/** A key as a flap says it: each answer once, without those that differ by an article or by how a time is written. */
+export function saidUnderFlap(keys: readonly string[]): string {
+  const said = new Map<string, string>();
+  for (const key of keys) {
+    const one = bare(key);
+    const time = /^0?(\d{1,2})[:.](\d{2})$/.exec(one);
+    const plain = time ? `${time[1] ?? ''}:${time[2] ?? ''}` : one;
+    if (!said.has(plain)) said.set(plain, key);
+  }
+  return [...said.values()].join(' / ');
+}
+
+/** Whether a flap says the key and nothing else: then it is right for as long as the key is. */
+const saysOnlyKey = (text: string, keys: readonly string[]): boolean =>
+  text === saidUnderFlap(keys) || text === keys.join(' / ');
 
 /** An answer under a cover, to check oneself: it can be lifted once something was answered. */
 export const flap: AdjustmentKind<Flap> = {
@@ -71,8 +90,7 @@ export const flap: AdjustmentKind<Flap> = {
     const key = keyWordsOf(block);
     if (key.join('\n') === a.was.join('\n')) {
       const other = readsOtherwise(a.question, block, before);
-      // A flap that says the key is right for as long as the key is.
-      if (!other || a.text === key.join(' / ')) return untouched;
+      if (!other || saysOnlyKey(a.text, key)) return untouched;
       return ask({
         target: a.target,
         field: 'flap',
@@ -83,12 +101,12 @@ export const flap: AdjustmentKind<Flap> = {
         keep: { ...a, question: block.prompt },
       });
     }
-    if (a.text === a.was.join(' / ') && key.length)
+    if (saysOnlyKey(a.text, a.was) && key.length)
       return {
         outcome: 'carried',
         target: a.target,
-        why: `The key changed, and the flap follows it: ${key.join(' / ')}.`,
-        result: { ...a, text: key.join(' / '), was: key },
+        why: `The key changed, and the flap follows it: ${saidUnderFlap(key)}.`,
+        result: { ...a, text: saidUnderFlap(key), was: key },
       };
     return ask({
       target: a.target,

@@ -4,6 +4,7 @@ import { type Block } from '../activity/blocks';
 import { plainTextOf } from '../activity/plain-text';
 import { stepsSchema } from '../activity/blocks/steps';
 import { sentencesIn } from '../measure/words';
+import { tellsToDo } from './tells-to-do';
 import {
   accommodation,
   adjustmentBase,
@@ -29,16 +30,12 @@ const schema = z.object({
 });
 export type StepsToTick = z.infer<typeof schema>;
 
-/** "A puncture is a small hole": it says what something is, and there is nothing to tick. */
-const TELLS_WHAT_IS = /^(?:an?|the|this|these|those|it|there)\b[^,;:]*?\b(?:is|are|was|were)\b/i;
-
-/** What begins like this tells something, or asks: nobody can tick it off. */
-const NO_STEP =
-  /^(?:an?|the|this|that|these|those|it|they|he|she|we|there|some|many|most|what|which|who|why|how|where|is|are|do you|can you)\b/i;
+/** Words that only say which step it is. */
+const ORDER = /^(?:first|next|then|after that|finally|lastly|second|third),?\s+/i;
 
 /**
- * Steps from an instruction's list items, or else from its sentences. Sentences at the beginning that only say what
- * something is are no steps, where others follow.
+ * Steps from an instruction's list items, or else from its sentences. A sentence is a step only where it tells somebody to do
+ * something that can be seen done: "Look at the picture.", not "You like boats." nor "A puncture is a small hole."
  */
 export function proposeSteps(block: Block): string[] {
   const lines = plainTextOf(block)
@@ -46,16 +43,18 @@ export function proposeSteps(block: Block): string[] {
     .map((l) => l.replace(/^\s*(?:[-+*•]|\d+[.)])\s*/, '').trim())
     .filter(Boolean);
   const said = lines.length > 2 ? lines : lines.flatMap(sentencesIn);
-  const first = said.findIndex((s) => !TELLS_WHAT_IS.test(s));
-  const steps = said.slice(Math.max(0, first)).filter((s) => !NO_STEP.test(s));
   // "First, …, then …" are two steps in one sentence.
-  return steps.flatMap((s) =>
+  return said.flatMap((s) =>
     s
       .replace(/\s+/g, ' ')
       .split(/,? (?:and )?then /i)
-      .map((x) => x.replace(/^(first|next|then|after that|finally),?\s+/i, '').trim())
-      .filter(Boolean)
-      .map((x) => `${x.charAt(0).toLocaleUpperCase('en')}${x.slice(1)}`.slice(0, 500)),
+      .flatMap((part, i) => {
+        const rest = part.replace(ORDER, '').trim();
+        // "Then you pull it out" tells to do as well as "Pull it out".
+        const isNext = i > 0 || ORDER.test(part);
+        const step = isNext ? rest.replace(/^you (?!can |may |will |are )/i, '') : rest;
+        return tellsToDo(step) ? [`${step.charAt(0).toLocaleUpperCase('en')}${step.slice(1)}`.slice(0, 500)] : [];
+      }),
   );
 }
 

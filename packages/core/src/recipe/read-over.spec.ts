@@ -57,6 +57,7 @@ describe('what the shipped recipes propose for the shipped activities', () => {
     }
     for (const a of of(all, 'other-answer')) {
       const [key = ''] = keyWordsOf(block(a.target) as Block);
+      if (a.to === 'single-choice') expect(a.wrong.length).toBeGreaterThanOrEqual(2);
       for (const wrong of a.wrong) expect([wrong, isOfType(wrong, key)]).toEqual([wrong, true]);
     }
     for (const bank of of(all, 'word-bank')) {
@@ -65,7 +66,7 @@ describe('what the shipped recipes propose for the shipped activities', () => {
     }
     for (const flap of of(all, 'flap')) expect(flap.text).not.toMatch(/\b(?:accept|award|own answers?|vary)\b/i);
     for (const steps of of(all, 'steps-to-tick'))
-      for (const s of steps.steps) expect(s.text).not.toMatch(/^(?:the|an?|it|they|this|there|what|why|how) /i);
+      for (const s of steps.steps) expect(s.text).not.toMatch(/^(?:the|an?|it|they|this|there|what|why|how|you|we|i) /i);
     for (const glossary of of(all, 'glossary'))
       for (const e of glossary.entries)
         expect(wordsIn(e.meaning).filter((w) => isHard(w) && w !== e.word).length).toBeLessThanOrEqual(1);

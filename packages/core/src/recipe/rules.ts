@@ -1,7 +1,7 @@
 import { z } from '../zod';
 import type { Content, Page } from '../activity/activity';
 import { demandSchema, type Id } from '../activity/block';
-import { type Block, isChoice, isItem, labelOf, wordsOf } from '../activity/blocks';
+import { type Block, isChoice, isItem, type ItemBlock, keyWordsOf, labelOf, wordsOf } from '../activity/blocks';
 import { snippet } from '../adjust/adjustment';
 import {
   atLeast,
@@ -19,12 +19,14 @@ import {
   draftWordBank,
   isDraft,
   type Lexicon,
-  proposeWrong,
   type Proposal,
 } from '../adjust/drafts';
+import { proposeWrong } from '../adjust/propose-wrong';
+import { proposeHardWords } from '../adjust/glossary';
 import { canMix } from '../adjust/mixing';
 import { hasPersonalField } from '../adjust/personal-fields';
 import { ANSWER_WAYS } from '../adjust/turning';
+import { proposeWords } from '../adjust/word-bank';
 import { counted } from '../counted';
 
 /** What a rule is run on: the content of a version as it stands, and which of its pages and blocks count as new. */
@@ -65,15 +67,17 @@ function overBlocks(
   return { drafts, skipped };
 }
 
-function overPages(c: RuleContext, propose: (page: Page) => Proposal): RuleResult {
+function overPages(c: RuleContext, about: (page: Page) => boolean, propose: (page: Page) => Proposal): RuleResult {
   const drafts: Draft[] = [];
+  const skipped: { about: string; why: string }[] = [];
   for (const page of c.content.pages) {
-    if ((page.audience ?? 'learner') !== 'learner' || page.fixed) continue;
+    if ((page.audience ?? 'learner') !== 'learner' || page.fixed || !about(page)) continue;
     if (!c.isNew(page.id) && !page.blocks.some((b) => c.isNew(b.id))) continue;
     const p = propose(page);
     if (isDraft(p)) drafts.push(p);
+    else skipped.push({ about: page.title ? `Page “${page.title}”` : 'A page', why: p.why });
   }
-  return { drafts, skipped: [] };
+  return { drafts, skipped };
 }
 
 /** A rule about the whole is applied once, the first time. */
@@ -92,6 +96,19 @@ interface RuleKind<R> {
 }
 const kind = <S extends z.ZodType>(k: RuleKind<z.infer<S>> & { readonly schema: S }): RuleKind<z.infer<S>> => k;
 const count = (least: number, most: number) => z.number().int().min(least).max(most);
+
+/** A choice with fewer wrong answers is guessed half the time. */
+const LEAST_WRONG = 2;
+function asChoice(content: Content, b: ItemBlock): Proposal {
+  const asIf = draftOtherAnswer(b, 'single-choice', ['…']);
+  const wrong = proposeWrong(content, b);
+  // What cannot be a choice at all says that.
+  if (!isDraft(asIf) || wrong.length >= LEAST_WRONG)
+    return draftOtherAnswer(b, 'single-choice', isDraft(asIf) ? wrong : ['…']);
+  return {
+    why: `${wrong.length ? 'Only one wrong answer' : 'No wrong answer'} of its sort is found in the activity: write some yourself.`,
+  };
+}
 
 export const ruleKinds = {
   'fewer-choices': kind({
@@ -118,10 +135,10 @@ export const ruleKinds = {
         : 'A word bank on every page with short answers.',
     // A bank that is there was put together by somebody.
     run: (r, c) =>
-      overPages(c, (p) =>
-        p.blocks.some((b) => b.kind === 'word-bank')
-          ? { why: 'It has a word bank already.' }
-          : draftWordBank(c.content, p, r.distractors, c.newId),
+      overPages(
+        c,
+        (p) => proposeWords(p).length > 0 && !p.blocks.some((b) => b.kind === 'word-bank'),
+        (p) => draftWordBank(c.content, p, r.distractors, c.newId),
       ),
   }),
   hints: kind({
@@ -141,7 +158,12 @@ export const ruleKinds = {
     schema: z.object({ rule: z.literal('glossary'), most: count(1, 20) }),
     fresh: { rule: 'glossary', most: 5 },
     says: (r) => `The hard words of each page explained, at most ${r.most}.`,
-    run: (r, c) => overPages(c, (p) => draftGlossary(p, r.most, c.lexicon, c.newId)),
+    run: (r, c) =>
+      overPages(
+        c,
+        (p) => proposeHardWords(p).length > 0,
+        (p) => draftGlossary(p, r.most, c.lexicon, c.newId),
+      ),
   }),
   steps: kind({
     label: 'Steps to tick',
@@ -177,7 +199,12 @@ export const ruleKinds = {
     schema: z.object({ rule: z.literal('flaps') }),
     fresh: { rule: 'flaps' },
     says: () => 'A flap to check the answer under every item with a key.',
-    run: (_, c) => ({ ...overBlocks(c, isItem, (b) => draftFlap(b)), skipped: [] }),
+    run: (_, c) =>
+      overBlocks(
+        c,
+        (b) => keyWordsOf(b).length > 0,
+        (b) => draftFlap(b),
+      ),
   }),
   'other-answer': kind({
     label: 'Other way to answer',
@@ -188,7 +215,7 @@ export const ruleKinds = {
       overBlocks(
         c,
         (b) => b.kind === r.from,
-        (b) => draftOtherAnswer(b, r.to, isItem(b) && r.to === 'single-choice' ? proposeWrong(c.content, b) : []),
+        (b) => (isItem(b) && r.to === 'single-choice' ? asChoice(c.content, b) : draftOtherAnswer(b, r.to, [])),
       ),
   }),
   'other-numbers': kind({

@@ -73,9 +73,7 @@ function ownTouches(a: Adjustment, basis: Content): Touch[] {
       return perhaps('the recording', 'reading');
     case 'reword': {
       const b = findBlock(basis, a.target)?.block;
-      return b && (b.kind === 'text' || b.kind === 'passage')
-        ? perhaps('the other words of the text', 'reading', 'vocabulary')
-        : [];
+      return b && (b.kind === 'text' || b.kind === 'passage') ? perhaps('the rewording', 'reading', 'vocabulary') : [];
     }
     case 'insert-block':
     case 'worked-example':

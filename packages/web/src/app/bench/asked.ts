@@ -24,6 +24,15 @@ export const answered = (question: string, judgement: Judgement): NonNullable<Ad
       </button>
     </div>
   `,
+  styles: `
+    :host {
+      display: block;
+      margin-block: 4px 12px;
+    }
+    .row {
+      margin-top: 4px;
+    }
+  `,
 })
 export class Asked {
   readonly question = input.required<string>();

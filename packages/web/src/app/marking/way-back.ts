@@ -3,7 +3,6 @@ import { RouterLink } from '@angular/router';
 import { adjustmentKinds, type Decided, type Lineage } from '@lorvet/core';
 import { many } from '../platform/many';
 import { FOLD } from '../ui/controls/fold';
-import { SwatchMark } from '../ui/swatch';
 import { toneOf } from '../ui/tone';
 import { dayIn } from '../ui/when';
 
@@ -40,16 +39,14 @@ function saidOf(d: Decided) {
 /** From an answer back to the master: what made its question so, and what had been decided about that when it was given. */
 @Component({
   selector: 'lv-way-back',
-  imports: [...FOLD, RouterLink, SwatchMark],
+  imports: [...FOLD, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="card way">
       <h3>The way back</h3>
       @if (way().master; as m) {
         <p>
-          <lv-swatch [swatch]="null" [size]="18" /><a [routerLink]="['/bench', familyId()]"
-            >master, revision {{ m.revision.n }}</a
-          >
+          <a [routerLink]="['/bench', familyId()]">master, revision {{ m.revision.n }}</a>
         </p>
       } @else {
         <p class="small">This question was added by the version.</p>
@@ -142,15 +139,13 @@ function saidOf(d: Decided) {
       flex-wrap: wrap;
       overflow-wrap: anywhere;
     }
-    lv-swatch {
-      align-self: center;
-    }
     .step {
       display: grid;
       gap: 2px;
       font-size: 14px;
       padding-left: 10px;
       border-left: 2px solid var(--accent);
+      margin-block: 4px;
     }
     .since {
       color: var(--ochre);

@@ -36,6 +36,16 @@ const learnerSchema = z.object({
   signs: z.boolean().optional(),
 });
 
+/** A number with its unit, as it is written: "30 minutes", "£2.80", "5%". */
+export function withUnit(value: number, unit: string): string {
+  if (/^[£$€]$/.test(unit)) {
+    const size = Math.abs(value);
+    return `${value < 0 ? '-' : ''}${unit}${Number.isInteger(value) ? size : size.toFixed(2)}`;
+  }
+  if (unit === '%') return `${value}%`;
+  return unit ? `${value} ${unit}` : `${value}`;
+}
+
 export const numberBlock: BlockKind<NumberBlock, z.infer<typeof learnerSchema>> = {
   kind: 'number',
   label: 'Number',
@@ -57,7 +67,7 @@ export const numberBlock: BlockKind<NumberBlock, z.infer<typeof learnerSchema>> 
   forLearner: (b) => ({ ...learnerItem(b), kind: 'number', unit: b.unit, ...(b.signs ? { signs: true } : {}) }),
   item: {
     minutes: 1,
-    keyWords: (b) => (b.key === null ? [] : [`${b.key}${b.unit ? ` ${b.unit}` : ''}`]),
+    keyWords: (b) => (b.key === null ? [] : [withUnit(b.key, b.unit)]),
     isEmpty: (a) => textOf(a).trim() === '',
     answerWords: (_, a) => textOf(a),
     mark: (b, a, by) =>
