@@ -111,10 +111,7 @@ describe('every kind of adjustment', () => {
       /^Hard words are explained: \w+, \w+, \w+\.$/,
     ],
     'steps-to-tick': [adjust(draftSteps(at('rp-i2'), 2, () => 'st')), /comes in 3 steps to tick off\.$/],
-    flap: [
-      adjust(draftFlap(at('rp-q5'))),
-      /has a flap to check the answer, once there is one: “limpet”\.$/,
-    ],
+    flap: [adjust(draftFlap(at('rp-q5'))), /has a flap to check the answer, once there is one: “limpet”\.$/],
     'recorded-instruction': [
       adjust({
         kind: 'recorded-instruction',

@@ -66,7 +66,8 @@ describe('what the shipped recipes propose for the shipped activities', () => {
     }
     for (const flap of of(all, 'flap')) expect(flap.text).not.toMatch(/\b(?:accept|award|own answers?|vary)\b/i);
     for (const steps of of(all, 'steps-to-tick'))
-      for (const s of steps.steps) expect(s.text).not.toMatch(/^(?:the|an?|it|they|this|there|what|why|how|you|we|i) /i);
+      for (const s of steps.steps)
+        expect(s.text).not.toMatch(/^(?:the|an?|it|they|this|there|what|why|how|you|we|i) /i);
     for (const glossary of of(all, 'glossary'))
       for (const e of glossary.entries)
         expect(wordsIn(e.meaning).filter((w) => isHard(w) && w !== e.word).length).toBeLessThanOrEqual(1);
