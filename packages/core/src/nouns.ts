@@ -1,6 +1,7 @@
 const ENDINGS: readonly (readonly [RegExp, string])[] = [
   [/ies$/, 'y'],
   [/ves$/, 'f'],
+  [/ves$/, 'fe'],
   [/(s|x|z|ch|sh|o)es$/, '$1'],
   [/s$/, ''],
 ];

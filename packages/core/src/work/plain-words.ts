@@ -5,6 +5,8 @@ export function plainWords(text: string): string {
     .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[’']/g, "'")
+    .replace(/ß/g, 'ss')
+    .replace(/^["“”„«»‘']+(?=\S)|(?<=[\p{L}\p{N}.!?])["“”«»]+$/gu, '')
     .replace(/(?<![.,;:!?])[.,;:!?]+(?=\s|$)/g, '')
     .replace(/\s+/g, ' ')
     .trim();

@@ -2,7 +2,9 @@ import { distance } from 'fastest-levenshtein';
 import { plainWords } from '../plain-words';
 import type { Judged, Strictness } from './judge';
 import { isKnownWord } from './known-words';
+import { inOneSpelling, isShortFor, romanNumber, sameWord, sayTheSame, soundAlike, unshortened } from './near-words';
 import { namesNumber, wordsAsNumber } from './number-words';
+import { readQuantity } from './read-number';
 
 const same = (why: string): Judged => ({ is: 'same', why });
 const close = (why: string): Judged => ({ is: 'close', why });
@@ -55,7 +57,12 @@ function judgeWord(given: string, key: string): Judged {
       return yours(`${said}: near, but nearer to another word.`);
     return close(`Right but for spelling: ${said}.`);
   }
-  if (!isKnownWord(given) && slips <= Math.max(1, Math.round(key.length * 0.4)))
+  if (sameWord(given, key)) return yours(`${said}: another form of the word.`);
+  // Of two letters, one is half the word.
+  if (slips === 1 && Math.min(key.length, given.length) > 2) return yours(`${said}: near, and a word of its own.`);
+  if (Math.max(given.length, key.length) > 2 && Math.min(given.length, key.length) > 1 && soundAlike(given, key, slips))
+    return yours(`${said}: it sounds alike.`);
+  if (slips <= (isKnownWord(given) ? forgiven(key) : Math.max(1, Math.round(key.length * 0.4))))
     return yours(`${said}: it may be the word, with more slips than are forgiven.`);
   return NOT_ACCEPTED;
 }
@@ -87,6 +94,36 @@ const lettersIn = (text: string): string => text.replace(/\band\b|[^\p{L}]+/gu, 
 const roomless = (text: string): string => text.replace(/(?<=\d) (?=\p{L}|%)|(?<=[£$€]) (?=\d)/gu, '');
 const unhyphened = (text: string): string => text.replace(/(?<=\p{L})[-‐‑](?=\p{L})/gu, ' ');
 
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
+/** What a text may say as a number: "1,000" is a thousand, or one as half of Europe writes it; "50%" is a half as well. */
+function valuesOf(text: string): number[] {
+  const ordinal = /^(\d+) ?(?:st|nd|rd|th)$/.exec(text)?.[1];
+  if (ordinal !== undefined) return [Number(ordinal)];
+  const at = ORDINALS.indexOf(text);
+  if (at >= 0) return [at + 1];
+  const roman = romanNumber(text);
+  if (roman !== null) return [roman];
+  const read = readQuantity(text);
+  if (!read) return [];
+  const all = [read.value, ...(read.orElse === undefined ? [] : [read.orElse])];
+  return read.unit === '%' ? [...all, ...all.map((v) => v / 100)] : all;
+}
+
+/** Whether two times are the same on a clock of twelve hours: 3:15 and 15:15. */
+function sameTime(a: string, b: string): boolean {
+  const minutes = (text: string) => {
+    const m = /^(\d{1,2})[:.](\d{2})$/.exec(text);
+    return m ? (Number(m[1]) % 12) * 60 + Number(m[2]) : null;
+  };
+  return minutes(a) !== null && minutes(a) === minutes(b);
+}
+
+/** "2 + 3x" for "3x + 2". */
+function sameTerms(a: string, b: string): boolean {
+  const terms = (text: string) => text.replace(/ /g, '').split('+').sort().join('+');
+  return a.includes('+') && b.includes('+') && terms(a) === terms(b);
+}
+
 /** Words with numbers in them: no slip is forgiven, and what may be the same number written otherwise is asked. */
 function judgeNumbers(given: string, key: string): Judged {
   if (roomless(given) === roomless(key)) return same('An accepted answer.');
@@ -99,9 +136,14 @@ function judgeNumbers(given: string, key: string): Judged {
         ? 'The same figures, written in another way.'
         : 'The same figures, with other words.',
     );
-  const value = (text: string) => (/^\d+$/.test(text) ? Number(text) : wordsAsNumber(text));
-  const [x, y] = [value(given), value(key)];
-  if (x !== null && y !== null) return x === y ? yours('The same number, in words or in figures.') : NOT_ACCEPTED;
+  const zeros = (text: string) => text.replace(/(?<=\d)o|o(?=\d)/g, '0');
+  if (zeros(given) === zeros(key)) return yours('A letter in place of a figure.');
+  if (sameTime(given, key)) return yours('The same time, by another clock.');
+  if (sameTerms(given, key)) return yours('The same, in another order.');
+  const [mine, theirs] = [valuesOf(given), valuesOf(key)];
+  if (mine.some((x) => theirs.some((y) => Math.abs(x - y) < 1e-9)))
+    return yours('The same number, written in another way.');
+  if (mine.length && theirs.length) return NOT_ACCEPTED;
   if (hasDigit(key) && !hasDigit(given) && namesNumber(given))
     return yours('A number in words, where the accepted answer has figures.');
   return NOT_ACCEPTED;
@@ -112,8 +154,8 @@ const holds = (words: readonly string[], part: readonly string[]): boolean =>
 
 /** What is neither the same nor near, but has the accepted answer in it, or stands in it. */
 function judgeMore(typed: readonly string[], accepted: readonly string[]): Judged {
-  // "And" joins the parts of an answer, and is none.
-  const [given = [], key = []] = [typed, accepted].map((words) => words.filter((w) => w !== 'and'));
+  // "And" and "or" join the parts of an answer, and is none.
+  const [given = [], key = []] = [typed, accepted].map((words) => words.filter((w) => w !== 'and' && w !== 'or'));
   if (key.length === 0 || given.length === 0) return NOT_ACCEPTED;
   if (given.length > key.length && holds(given, key)) return yours('The accepted answer stands in it, with more.');
   if (given.length < key.length && given.length * 2 >= key.length && holds(key, given))
@@ -121,6 +163,22 @@ function judgeMore(typed: readonly string[], accepted: readonly string[]): Judge
   if (given.length > 1 && [...given].sort().join(' ') === [...key].sort().join(' '))
     return yours('The words of the accepted answer in another order.');
   return NOT_ACCEPTED;
+}
+
+/** What is the same words, written as others write them; or what only a person can take for the same. */
+function otherForm(a: string, b: string): { readonly why: string; readonly isSame: boolean } | null {
+  const alike = (form: (words: string) => string) => form(a) === form(b);
+  const words = (text: string) => text.split(' ').map(inOneSpelling).join(' ');
+  if (alike(words)) return { why: 'The same word, as it is spelt in another country.', isSame: true };
+  if (alike(unshortened)) return { why: 'The same words, shortened.', isSame: true };
+  if (!hasDigit(a) && alike((t) => t.replace(/\./g, ''))) return { why: 'The same but for points.', isSame: true };
+  if (sayTheSame(a, b)) return { why: 'It may say the same.', isSame: false };
+  if (isShortFor(a, b) || isShortFor(b, a)) return { why: 'It may be short for it.', isSame: false };
+  if (!hasDigit(a) && !hasDigit(b) && alike((t) => t.replace(/ /g, '')))
+    return [a, b].every((t) => t.split(' ').every(isKnownWord))
+      ? { why: 'Parted or joined in another way.', isSame: false }
+      : { why: 'Right but for a space.', isSame: true };
+  return null;
 }
 
 function judgeOne(given: string, key: string, how: Exclude<Strictness, 'listed'>): Judged {
@@ -133,6 +191,8 @@ function judgeOne(given: string, key: string, how: Exclude<Strictness, 'listed'>
     if (how === 'tolerant') return same('An accepted answer, but for the words that lead it.');
     return yours('The same but for a hyphen or the words that lead it.');
   }
+  const other = otherForm(mine.rest, theirs.rest);
+  if (other) return how === 'tolerant' && other.isSame ? same(other.why) : yours(other.why);
   const more = judgeMore(mine.rest.split(' '), theirs.rest.split(' '));
   if (hasDigit(given) || hasDigit(key)) return best([judgeNumbers(mine.rest, theirs.rest), more]);
   const asNumber = wordsAsNumber(theirs.rest);
@@ -144,12 +204,12 @@ function judgeOne(given: string, key: string, how: Exclude<Strictness, 'listed'>
     const worst = each.reduce((a, b) => (RANK[b.is] > RANK[a.is] ? b : a));
     return best([worst, more]);
   }
-  if (words.join('') === keyWords.join(''))
-    return words.every(isKnownWord)
-      ? yours('Parted or joined in another way, and each part is a word.')
-      : close('Right but for a space.');
+  const room = slipsBetween(words.join(''), keyWords.join(''));
+  if (room <= 1 && keyWords.join('').length > 3) return yours('Parted or joined in another way.');
   return more;
 }
+
+const accentsOf = (text: string): string => (text.normalize('NFD').match(/\p{M}/gu) ?? []).join('');
 
 /**
  * How typed words stand beside the accepted ones. Case, room, accents and closing signs never count. Where slips of spelling
@@ -160,7 +220,12 @@ export function judgeWords(given: string, accepted: readonly string[], how: Stri
   const mine = plainWords(given);
   const theirs = accepted.map(plainWords).filter((t) => t !== '');
   if (mine === '') return different('Nothing was given.');
-  if (theirs.includes(mine)) return same('An accepted answer.');
+  if (theirs.includes(mine)) {
+    // "ano" is not "año"; on many keyboards it is all that can be typed.
+    const isBare =
+      how === 'exact' && !accepted.some((a) => plainWords(a) === mine && accentsOf(a) === accentsOf(given));
+    return isBare ? yours('The same but for an accent.') : same('An accepted answer.');
+  }
   if (how === 'listed') return NOT_ACCEPTED;
   return best(theirs.map((t) => judgeOne(mine, t, how)));
 }
