@@ -17,6 +17,16 @@ function namesTheAsked(unit: string, prompt: string): boolean {
   return named.length > 0 && named.every((w) => asked.some((p) => sameNoun(w, p)));
 }
 
+/** A fraction that is a whole number, or any that can be made simpler where the question asks for the simplest. */
+function isUnreduced(given: string, prompt: string): boolean {
+  const fraction = /(\d+) ?\/ ?(\d+)/.exec(given);
+  if (!fraction) return false;
+  let [a, b] = [Number(fraction[1]), Number(fraction[2])];
+  const isWhole = b !== 0 && a % b === 0;
+  while (b) [a, b] = [b, a % b];
+  return isWhole || (a > 1 && /\b(?:simpl|lowest|reduce|smallest)/i.test(prompt));
+}
+
 /** How a typed number stands beside the key. What cannot be read for certain is the teacher's, never nought. */
 export function judgeNumber(given: string, asked: AskedNumber): Judged {
   const { key, tolerance } = asked;
@@ -28,9 +38,14 @@ export function judgeNumber(given: string, asked: AskedNumber): Judged {
   const hits = (n: number) => away(n) <= tolerance + slack;
   const judged = (factor: number): Judged => {
     const value = read.value * factor;
+    if (hits(value) && isUnreduced(given, asked.prompt))
+      return yours('The right number, as a fraction that can be made simpler.');
     if (hits(value)) return { is: 'same', why: away(value) > slack ? 'Within the tolerance.' : 'The right number.' };
     if (read.orElse !== undefined && hits(read.orElse * factor))
       return yours(`“${given.trim()}” can be read as ${shown(read.value)} or as ${shown(read.orElse)}.`);
+    // "12,34" for 1234: a comma where nobody writes one.
+    if (given.includes(',') && readQuantity(given.replace(/,/g, ''))?.value === key)
+      return yours(`“${given.trim()}” has its comma in an unusual place.`);
     return { is: 'different', why: `Off by ${shown(away(value))}.` };
   };
   return withUnit(read, asked, judged);
@@ -38,8 +53,12 @@ export function judgeNumber(given: string, asked: AskedNumber): Judged {
 
 function withUnit(read: ReadNumber, asked: AskedNumber, judged: (factor: number) => Judged): Judged {
   const [typed, unit] = [tidyUnit(read.unit), tidyUnit(asked.unit)];
-  if (typed === '') return judged(1);
   const plain = judged(1);
+  if (typed === '') {
+    // "a half" where percent are asked for.
+    const isPart = plain.is === 'different' && besideUnit(unit, '%').are === 'same' && judged(100).is === 'same';
+    return isPart ? yours('The right part, not in percent.') : plain;
+  }
   if (unit === '') {
     if (namesTheAsked(typed, asked.prompt)) return plain;
     if (besideUnit(typed, '%').are === 'same')
@@ -54,6 +73,8 @@ function withUnit(read: ReadNumber, asked: AskedNumber, judged: (factor: number)
       return plain;
     case 'convertible': {
       const converted = judged(beside.factor);
+      if (converted.is === 'different' && plain.is !== 'different' && !asked.otherUnits)
+        return yours(`The right number, but “${typed}” in place of “${unit}”.`);
       if (converted.is !== 'same' || asked.otherUnits) return converted;
       return yours(`The same amount in another unit: ${typed} in place of ${unit}.`);
     }

@@ -64,6 +64,7 @@ export function readQuantity(text: string): ReadNumber | null {
     .replace(/\s+/g, ' ')
     .trim()
     .replace(/^(?:it is |it's |\p{L} ?=|=) ?/iu, '')
+    .replace(/^(?:minus|negative) (?=[\d.])/i, '-')
     .trim();
   const sign = (rest: string) => /^(?:- ?|\+ ?)/.exec(rest)?.[0] ?? '';
   const outer = sign(t);
