@@ -2,7 +2,7 @@ import type { Id } from '../activity/block';
 import { fingerprint } from '../activity/fingerprint';
 import { byWords, shuffled } from '../activity/parts';
 import { plainWords } from '../work/plain-words';
-import { readQuantity } from '../work/mark/read-number';
+import { keyNumber } from '../work/mark/read-key';
 import { type Block, blockKinds, type ItemBlock, type ItemKindName, keyWordsOf } from '../activity/blocks';
 
 /** The ways to answer that an item can be turned into. */
@@ -113,10 +113,10 @@ export function turned(b: ItemBlock, to: AnswerWay, wrong: readonly string[] = [
           { ...base, kind: 'short-text', key: [...one], spellingTolerant: !one.some((k) => /\d/.test(k)) }
         : noOne('be typed in a few words');
     case 'number': {
-      const read = readQuantity(one[0] ?? '');
-      return read
-        ? { ...base, kind: 'number', key: read.value, tolerance: 0, unit: read.unit.slice(0, 30) }
-        : 'Its key is no number.';
+      const read = one[0] === undefined ? 'Its key is no number.' : keyNumber(one[0]);
+      return typeof read === 'string'
+        ? read
+        : { ...base, kind: 'number', key: read.value, tolerance: 0, unit: read.unit.slice(0, 30) };
     }
     case 'single-choice': {
       const [right] = one;

@@ -3,7 +3,7 @@ import { type Block, type ItemBlock, keyWordsOf } from '../activity/blocks';
 import { type Rect, rectSchema } from '../activity/parts';
 import type { Making } from '../making';
 import { partsAt } from '../spaces';
-import { readQuantity } from '../work/mark/read-number';
+import { keyNumber } from '../work/mark/read-key';
 import { text } from './content-of';
 import { acceptedIn, withoutQuestion } from './keys';
 import { BLANK, type Marked, numberWords } from './marks';
@@ -206,17 +206,18 @@ function itemOf(d: Draft, key: string | undefined, m: Making): Made {
     };
   const number =
     key === undefined ? null : /^([-+]?[\d\s.,/]+)((?:\p{L}|[%°€£$])(?:(?!\s\/\s|;|\sor\s).)*)?$/u.exec(key);
-  const value = number && readQuantity((number[1] ?? '').trim())?.value;
-  if (number && value !== null && value !== undefined)
+  // "1st" and "1.200" are no numbers that could be known: they are typed as they stand.
+  const read = number && keyNumber((key ?? '').trim());
+  if (read && typeof read !== 'string')
     return {
       block: {
         ...base,
         prompt,
         kind: 'number',
         demand: 'apply',
-        key: value,
+        key: read.value,
         tolerance: 0,
-        unit: (number[2] ?? '').trim().slice(0, 30),
+        unit: read.unit.slice(0, 30),
       },
     };
   if (!first && d.lines === 0 && !d.box && key === undefined)

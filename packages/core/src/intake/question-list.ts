@@ -5,7 +5,7 @@ import { type CsvLine, csvLines } from '../formats/csv-lines';
 import { Problem } from '../formats/problem';
 import { partsAt } from '../spaces';
 import { plainWords } from '../work/plain-words';
-import { readQuantity } from '../work/mark/read-number';
+import { keyNumber } from '../work/mark/read-key';
 import { acceptedIn } from './keys';
 
 /** What a column of a question list can hold. */
@@ -181,8 +181,8 @@ function blockOf(
   if (kind === 'long')
     return { block: { ...base, kind: 'long-text', demand: 'explain', points: 3, key: key.slice(0, 4000), lines: 4 } };
   if (kind === 'number') {
-    const read = readQuantity(key);
-    if (key !== '' && !read) return { why: `The key “${key}” is not a number.` };
+    const read = key === '' ? null : keyNumber(key);
+    if (typeof read === 'string') return { why: read };
     const unit = (read?.unit ?? '').slice(0, 30);
     return { block: { ...base, kind: 'number', demand: 'apply', key: read?.value ?? null, tolerance: 0, unit } };
   }

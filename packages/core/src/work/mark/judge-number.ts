@@ -19,7 +19,7 @@ function namesTheAsked(unit: string, prompt: string): boolean {
 
 /** A fraction that is a whole number, or any that can be made simpler where the question asks for the simplest. */
 function isUnreduced(given: string, prompt: string): boolean {
-  const fraction = /(\d+) ?\/ ?(\d+)/.exec(given);
+  const fraction = /(\d{1,9}) ?\/ ?(\d{1,9})/.exec(given);
   if (!fraction) return false;
   let [a, b] = [Number(fraction[1]), Number(fraction[2])];
   const isWhole = b !== 0 && a % b === 0;
