@@ -69,7 +69,18 @@ export const withoutMarks = (sentence: string): string =>
     .map((line) => line.replace(LINE_MARK, ''))
     .join('\n');
 
+/** The number of an entry that stands in the middle of a line: "Read it. 2. Write." */
+const IS_MARK = /^\s*\(?\d{1,2}[.)]\s*$/;
+
 const isClosed = (s: string): boolean => /[.!?…]["'”’)»]*\s*$/u.test(s);
+
+/** Whether the first of these lines goes on in small letters from the one before, and comes to the end of a sentence. */
+function goesOn(lines: readonly string[]): boolean {
+  const isSmall = (line: string) => /^\s*\p{Ll}/u.test(line) && !LINE_MARK.test(line);
+  const until = lines.findIndex((line) => !isSmall(line));
+  const own = until < 0 ? lines : lines.slice(0, until);
+  return own.some((line) => /[.!?…](?:\s|$)/.test(line));
+}
 
 /**
  * Sentences as a person counts them: short forms, initials, decimals and times end none; what is said and who says it are one;
@@ -79,16 +90,22 @@ export function sentencesIn(text: string): string[] {
   const spans: [number, number][] = [];
   let at = 0;
   let isList = false;
-  for (const line of text.split('\n')) {
+  const lines = text.split('\n');
+  for (const [i, line] of lines.entries()) {
     const to = at + line.length;
-    const found = inLine(text, at, to).filter(([a, b]) => /[\p{L}\p{N}]/u.test(text.slice(a, b)));
+    const found = inLine(text, at, to).filter(
+      ([a, b]) => /[\p{L}\p{N}]/u.test(text.slice(a, b)) && !IS_MARK.test(text.slice(a, b)),
+    );
     const last = spans.at(-1);
     const [only] = found;
     const before = last ? text.slice(...last) : '';
     const mayGoOn: boolean = (isList || /:\s*$/.test(before)) && !isClosed(before);
     isList = mayGoOn && found.length === 1 && LINE_MARK.test(line);
     if (isList && last && only) last[1] = only[1];
-    else spans.push(...found);
+    else if (last && only && !isClosed(before) && before.split(/\s+/).length > 2 && goesOn(lines.slice(i))) {
+      last[1] = only[1];
+      spans.push(...found.slice(1));
+    } else spans.push(...found);
     at = to + 1;
   }
   return spans.map(([a, b]) => text.slice(a, b).trim());

@@ -5,12 +5,20 @@ import { plainRich } from '../activity/rich';
 
 export { sentencesIn } from './sentences';
 
+/** An address of the net or of a letter box. */
+const ADDRESS =
+  /(?:https?:\/\/|www\.)\S+|(?<![\p{L}\p{N}._-])[\p{L}\p{N}._-]{1,64}@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+/u;
+/** "a.m.", "U.S.A.", "Ph.D." */
+const LETTERS = /(?:\p{L}{1,2}\.){2,}/u;
+const WORD = /[\p{L}\p{N}]+(?:(?:['’‐‑-]|(?<=\p{N})[.,:/](?=\p{N})|(?<=\p{N})°(?=\p{L}))[\p{L}\p{N}]+)*/u;
+const ANY_WORD = new RegExp([ADDRESS, LETTERS, WORD].map((r) => r.source).join('|'), 'gu');
+
 /**
  * The words of a text as a person counts them: what stands between room and dashes. "Well-known", "don't", "3.5", "8:40",
- * "1,000", "1/2" and "a.m." are one word each.
+ * "1,000", "1/2", "a.m.", "20°C" and an address are one word each.
  */
 export function wordsIn(text: string): string[] {
-  return text.match(/(?:\p{L}\.){2,}|[\p{L}\p{N}]+(?:(?:['’‐‑-]|(?<=\p{N})[.,:/](?=\p{N}))[\p{L}\p{N}]+)*/gu) ?? [];
+  return text.match(ANY_WORD) ?? [];
 }
 
 /** A field that is filled for each learner counts as one easy word: what will stand there is not known yet. */

@@ -53,6 +53,11 @@ export function broughtBy(a: Adjustment, content: Content): Brought[] {
       return onPage(pageOf(a.blockId), a.steps.map((s) => s.text).join('\n'));
     case 'glossary':
       return onPage(a.page, a.entries.map((e) => `${e.word}: ${e.meaning}`).join('\n'));
+    case 'word-bank': {
+      // Short answers choose from it by right.
+      const items = itemsOfPage(content, a.page).filter((i) => i.kind === 'long-text');
+      return items.length ? [{ text: a.words.join('\n'), at: 'item', items }] : [];
+    }
     case 'replace-picture':
       return onPage(pageOf(a.target), a.now.alt);
     case 'worked-example':

@@ -58,12 +58,25 @@ function reveals(a: Adjustment, { master, result }: Judging): Verdict | null {
       const own = was && isItem(was.block) ? `${was.block.prompt}\n${was.block.hint ?? ''}` : item.prompt;
       const page = was ? was.page.blocks : [];
       const before = at === 'item' ? own : [own, ...page.map(readIn)].join('\n');
-      const told = revealOf(text, was?.block ?? item, before) ?? revealOf(text, item, before);
+      const tells = [was?.block ?? item, item].flatMap((b) => revealOf(text, b, before) ?? []);
+      const told = tells.find((t) => t.how !== 'clue') ?? tells[0];
       if (!told) continue;
       const of = `“${snippet(item.prompt)}”`;
       if (told.how === 'rules out') return modification(`It rules out all but one choice of ${of}.`);
       if (told.how === 'offers') {
         perhaps ??= toJudge(`It names ${told.form}, the answer to ${of}, as one of two.`, 'Is a guess too easy then?');
+        continue;
+      }
+      if (told.how === 'clue') {
+        // On a page there is much that could be reckoned or put together; beside its question it is meant.
+        if (at === 'item') perhaps ??= toJudge(`${told.what}, the answer to ${of}.`, 'Is it too easy to find then?');
+        continue;
+      }
+      if (told.how === 'model' && a.kind === 'word-bank') {
+        perhaps ??= toJudge(
+          `It holds most words of the model answer to ${of}.`,
+          'Is that answer still the learner’s own?',
+        );
         continue;
       }
       if (told.how === 'model') return modification(`It says most of what the model answer to ${of} says.`);
@@ -157,8 +170,8 @@ const CHECKS = [
   leavesBehind,
   showsOther,
   (a: Adjustment, j: Judging): Verdict | null => {
-    const change = sayChange(a, j.basis);
-    return change ? toJudge(change, 'Does it still ask the same?') : null;
+    const change = sayChange(a, j.basis, j.result);
+    return change ? toJudge(change.what, change.question) : null;
   },
 ];
 

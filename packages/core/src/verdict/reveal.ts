@@ -2,6 +2,8 @@ import { type Block, isItem, type ItemBlock, keyWordsOf } from '../activity/bloc
 import { plainWords } from '../work/plain-words';
 import { wordsAsNumber } from '../work/mark/number-words';
 import { sameNoun } from '../nouns';
+import { clueIn, spelt } from './clues';
+import { timeInWords } from './time-words';
 
 /** How a text tells an answer. */
 export type Reveal =
@@ -10,6 +12,8 @@ export type Reveal =
   | { readonly how: 'offers'; readonly form: string }
   | { readonly how: 'rules out' }
   | { readonly how: 'model' }
+  /** It leads there without saying it; how, as the beginning of a sentence. */
+  | { readonly how: 'clue'; readonly what: string }
   | null;
 
 /** Words that stand in any text: only "the answer is no" tells them. */
@@ -31,8 +35,28 @@ export function numbersSaid(text: string): number[] {
   );
   const words = text.toLowerCase().split(/[^\p{L}-]+/u);
   // "One" is a word of any text.
-  const inWords = words.flatMap((w) => (w === 'one' || w === 'none' ? [] : (wordsAsNumber(w) ?? [])));
-  return [...inFigures, ...inWords];
+  const inWords = words.flatMap((w, i) =>
+    w === 'one' || w === 'none' ? [] : w === 'dozen' && words[i - 1] === 'a' ? 12 : (wordsAsNumber(w) ?? []),
+  );
+  return [...inFigures, ...inWords, ...longNumbers(text)];
+}
+
+/** "two hundred and fifty": numbers that are more than one word. */
+function longNumbers(text: string): number[] {
+  const runs =
+    text
+      .toLowerCase()
+      .match(
+        /(?:\b(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|\p{L}+teen|\p{L}+ty(?:-\p{L}+)?|eleven|twelve)\b ?)?\b(?:hundred|thousand)\b(?: (?:and )?\p{L}+(?:[- ]\p{L}+)?)?/gu,
+      ) ?? [];
+  return runs.flatMap((run) => {
+    const words = run.trim().split(' ');
+    for (let n = words.length; n > 0; n--) {
+      const value = wordsAsNumber(words.slice(0, n).join(' '));
+      if (value !== null) return [value];
+    }
+    return [];
+  });
 }
 
 /** Whether words stand in a text in their order, the last one in the singular or plural. */
@@ -87,9 +111,13 @@ export function keyForms(item: ItemBlock): Forms {
   const numbers = pure.flatMap((k) => value(k) ?? []);
   return {
     words: pure.filter((k) => value(k) === null),
-    numbers: item.kind === 'number' ? (item.key === null ? [] : [item.key]) : numbers,
+    numbers: item.kind === 'number' ? ofNumber(item.key, item.unit) : numbers,
   };
 }
+
+/** A number, and for a percentage also the part that it is: "a half". */
+const ofNumber = (key: number | null, unit: string): number[] =>
+  key === null ? [] : unit === '%' ? [key, key / 100] : [key];
 
 /** The form of a key that a text says, if any. */
 function formSaid(text: string, { words, numbers }: Forms): string | null {
@@ -97,8 +125,11 @@ function formSaid(text: string, { words, numbers }: Forms): string | null {
   for (const w of words) {
     const key = wordsIn(w);
     const isCommon = key.every((k) => COMMON.has(k) || k.length < 2);
+    if (w.length > 2 && key.length === 1 && spelt(text, w)) return w;
     if (isCommon ? namesAsAnswer(text, plainWords(w)) : holdsWords(said, key)) return w;
   }
+  const plain = ` ${said.join(' ')} `;
+  for (const w of words) if (timeInWords(w).some((t) => plain.includes(` ${t} `))) return w;
   const amounts = numbersSaid(text);
   const n = numbers.find((k) => amounts.includes(k));
   return n === undefined ? null : String(n);
@@ -107,6 +138,12 @@ function formSaid(text: string, { words, numbers }: Forms): string | null {
 const optionsOf = (item: ItemBlock) => ('options' in item ? item.options : []);
 const keysOf = (item: ItemBlock): readonly string[] =>
   item.kind === 'single-choice' ? [item.key] : item.kind === 'multiple-choice' ? item.key : [];
+
+/** The choices that a text names by their letters: "B and C are wrong." "A" is mostly no letter. */
+const lettersSaid = (text: string): number[] =>
+  [...text.matchAll(/(?<![\p{L}'’])([A-H])(?=[,.)]|\s(?:and|or|is|are|nor)\b|$)/gu)].map(
+    (m) => (m[1] ?? '').charCodeAt(0) - 65,
+  );
 
 /** Whether a text names the right choice by its letter or its place: "It is B.", "Take the last one." */
 function namesByPlace(text: string, item: ItemBlock): boolean {
@@ -125,6 +162,7 @@ function namesByPlace(text: string, item: ItemBlock): boolean {
 const telling = (text: string): Set<string> => new Set(wordsIn(text).filter((w) => w.length >= 4 && !COMMON.has(w)));
 /** The share of a model answer's words that make a text a model answer. */
 const MODEL_SHARE = 0.6;
+const CLUE_SHARE = 0.4;
 
 /** How a text tells the answer of an item that `before`, what could be read until then, did not. */
 export function revealOf(text: string, item: Block, before: string): Reveal {
@@ -134,8 +172,10 @@ export function revealOf(text: string, item: Block, before: string): Reveal {
     const said = telling(text);
     const known = telling(`${before} ${item.prompt}`);
     const fresh = [...key].filter((w) => !known.has(w));
-    return fresh.length >= 3 && fresh.filter((w) => said.has(w)).length >= fresh.length * MODEL_SHARE
-      ? { how: 'model' }
+    const told = fresh.filter((w) => said.has(w)).length;
+    if (fresh.length >= 3 && told >= fresh.length * MODEL_SHARE) return { how: 'model' };
+    return fresh.length >= 3 && told >= fresh.length * CLUE_SHARE
+      ? { how: 'clue', what: 'It has some of the words of the model answer' }
       : null;
   }
   if (item.kind === 'matching') {
@@ -159,12 +199,20 @@ export function revealOf(text: string, item: Block, before: string): Reveal {
   if (optionsOf(item).length) {
     const wrong = optionsOf(item).filter((o) => !keysOf(item).includes(o.id) && o.text.trim());
     const said = wordsIn(text);
-    const named = wrong.filter((o) => holdsWords(said, wordsIn(o.text)));
+    const named = wrong.filter(
+      (o) => holdsWords(said, wordsIn(o.text)) || lettersSaid(text).includes(optionsOf(item).indexOf(o)),
+    );
     if (wrong.length > 0 && named.length === wrong.length && NEGATES.test(text)) return { how: 'rules out' };
+    if (wrong.length > 1 && named.length === wrong.length - 1 && NEGATES.test(text) && form === null)
+      return { how: 'clue', what: 'It leaves two choices of which one is' };
     if (namesByPlace(text, item)) return { how: 'says', form: 'the right choice' };
     // A hint that names all choices, the right one among them, tells nothing.
     if (form !== null && wrong.length > 0 && named.length === wrong.length) return null;
   }
-  if (form === null || known === form) return null;
+  if (form === null) {
+    const what = known === null ? clueIn(text, before, forms) : null;
+    return what === null ? null : { how: 'clue', what };
+  }
+  if (known === form) return null;
   return { how: isOffered(text, form) ? 'offers' : 'says', form };
 }

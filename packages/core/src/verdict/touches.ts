@@ -24,11 +24,25 @@ const OFFERS: readonly (readonly [RegExp, string, readonly Skill[]])[] = [
     'the table of numbers',
     ['facts'],
   ],
+  [
+    /\b(?:look (?:it |them )?up|(?:use|look in|open|with) (?:the |your |a )?(?:books?|notes|notebook|atlas|internet|web|encyclop\w+))\b/i,
+    'looking it up',
+    ['facts'],
+  ],
   [/\b(?:dictionary|word list|spell(?:ing)?[- ]?check\w*)\b/i, 'the list of words', ['spelling', 'vocabulary']],
   [
     /\b(?:read (?:it |this |the \w+ )?(?:aloud |out )?(?:to|for) you|listen to (?:the|this) (?:text|passage|story))\b/i,
     'reading aloud',
     ['reading'],
+  ],
+];
+
+/** What helps to reckon, and may or may not be a part of what is practised. */
+const MAY_OFFER: readonly (readonly [RegExp, string, readonly Skill[]])[] = [
+  [
+    /\b(?:number lines?|counters|fingers|cubes|blocks|beads|abacus|hundred square|ten frames?|tally|place[- ]value (?:chart|grid))\b/i,
+    'the help to count with',
+    ['calculation', 'facts'],
   ],
 ];
 
@@ -42,9 +56,10 @@ const soundIn = (blocks: readonly Block[]): boolean =>
 
 /** What each kind of adjustment takes over, as data; `basis` is what it is applied to, `content` what it ends up in. */
 export function touchesOf(a: Adjustment, basis: Content, content: Content): Touch[] {
-  const offered = broughtBy(a, content).flatMap(({ text }) =>
-    OFFERS.flatMap(([says, by, skills]) => (says.test(text) ? certain(by, ...skills) : [])),
-  );
+  const offered = broughtBy(a, content).flatMap(({ text }) => [
+    ...OFFERS.flatMap(([says, by, skills]) => (says.test(text) ? certain(by, ...skills) : [])),
+    ...MAY_OFFER.flatMap(([says, by, skills]) => (says.test(text) ? perhaps(by, ...skills) : [])),
+  ]);
   return [...ownTouches(a, basis), ...offered];
 }
 

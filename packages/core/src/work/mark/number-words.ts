@@ -8,7 +8,6 @@ const VALUES: ReadonlyMap<string, number> = new Map([
   ...TENS.map((w, i): [string, number] => [w, (i + 2) * 10]),
   ['zero', 0],
   ['none', 0],
-  ['hundred', 100],
 ]);
 const PARTS: ReadonlyMap<string, number> = new Map([
   ['half', 0.5],
@@ -23,30 +22,50 @@ const PARTS: ReadonlyMap<string, number> = new Map([
   ['two thirds', 2 / 3],
 ]);
 
-const whole = (words: readonly string[]): number | null => {
+/** Below a hundred: one word, or two ("twenty five"). */
+const small = (words: readonly string[]): number | null => {
   const [first = '', second] = words;
   const value = VALUES.get(first);
   if (words.length === 1) return value ?? null;
-  if (words.length !== 2 || second === undefined) return null;
-  if (second === 'hundred') return first === 'a' || first === 'one' ? 100 : null;
+  if (words.length !== 2 || second === undefined || value === undefined) return null;
   const ones = VALUES.get(second);
-  const isTens = value !== undefined && value >= 20 && value < 100;
-  return isTens && ones !== undefined && ones >= 1 && ones <= 9 ? value + ones : null;
+  return value >= 20 && value < 100 && ones !== undefined && ones >= 1 && ones <= 9 ? value + ones : null;
 };
 
-/** A number in words from nought to a hundred, with a half, a third or quarters; null where it is none. English. */
+/** "two hundred and five": what stands before a word such as "hundred", and what follows it, each read by its own rule. */
+function above(
+  words: readonly string[],
+  word: string,
+  each: number,
+  count: (words: readonly string[]) => number | null,
+  rest: (words: readonly string[]) => number | null,
+): number | null {
+  const at = words.indexOf(word);
+  const before = words.slice(0, at);
+  const times = before.length === 0 || before.join(' ') === 'a' ? 1 : count(before);
+  const after = words.slice(at + 1).filter((w, i) => !(i === 0 && w === 'and'));
+  if (times === null || times === 0) return null;
+  if (after.length === 0) return times * each;
+  const more = rest(after);
+  return more === null || more === 0 || more >= each ? null : times * each + more;
+}
+
+const belowThousand = (words: readonly string[]): number | null =>
+  words.includes('hundred')
+    ? above(words, 'hundred', 100, (w) => (w.length === 1 ? (VALUES.get(w[0] ?? '') ?? null) : null), small)
+    : small(words);
+const whole = (words: readonly string[]): number | null =>
+  words.includes('thousand') ? above(words, 'thousand', 1000, belowThousand, belowThousand) : belowThousand(words);
+
+/** A number in words below a million, with a half, a third or quarters; null where it is none. English. */
 export function wordsAsNumber(text: string): number | null {
   const plain = text.toLowerCase().replace(/-/g, ' ').replace(/\s+/g, ' ').trim();
   const minus = /^(?:minus|negative) /.exec(plain);
   const rest = minus ? plain.slice(minus[0].length) : plain;
-  const [before = '', after] = rest.split(' and ');
-  const part = PARTS.get(after ?? before);
+  const at = rest.lastIndexOf(' and ');
+  const part = PARTS.get(at < 0 ? rest : rest.slice(at + 5));
   const value =
-    after === undefined
-      ? (part ?? whole(before.split(' ')))
-      : part === undefined
-        ? null
-        : addIf(whole(before.split(' ')), part);
+    part === undefined ? whole(rest.split(' ')) : at < 0 ? part : addIf(whole(rest.slice(0, at).split(' ')), part);
   return value === null ? null : minus ? -value : value;
 }
 
