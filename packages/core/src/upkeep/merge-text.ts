@@ -146,6 +146,42 @@ function isDoubled(text: string, sides: readonly string[]): boolean {
   return [...count(text)].some(([s, n]) => n > 1 && s !== '' && counts.every((c) => (c.get(s) ?? 0) < n));
 }
 
+const SMALL_WORDS = new Set(
+  'the and but for not with from into his her its their our your this that these those they she you who are was were has have had does did can will there then when where what how all out one'.split(
+    ' ',
+  ),
+);
+const counted = (text: string): Map<string, number> => {
+  const n = new Map<string, number>();
+  for (const w of plain(text).split(' ')) if (w.length > 2 && !SMALL_WORDS.has(w)) n.set(w, (n.get(w) ?? 0) + 1);
+  return n;
+};
+
+/** Whether one side says anew what the other took out altogether: "the text" beside what is a poem now. */
+function saysWhatIsGone(old: string, one: string, other: string): boolean {
+  const [before, left, said] = [counted(old), counted(one), counted(other)];
+  return [...before].some(([w, n]) => !left.has(w) && (said.get(w) ?? 0) > n);
+}
+
+const PRONOUN = /^["'“‘]?(?:it|they|he|she|this|these|those|him|her|them)\b/i;
+const begins = (sentence: string): string => plain(sentence).split(' ').slice(0, 2).join(' ');
+
+/**
+ * Whether one side changed who or what a sentence is about, and the other the sentence behind it that speaks of that as "it"
+ * or "they".
+ */
+function speaksOf(
+  parts: readonly string[],
+  one: ReadonlySet<number>,
+  now: string,
+  other: ReadonlySet<number>,
+): boolean {
+  const firsts = new Set(sentencesIn(now).map(begins));
+  return [...one].some(
+    (i) => other.has(i + 1) && PRONOUN.test((parts[i + 1] ?? '').trim()) && !firsts.has(begins(parts[i] ?? '')),
+  );
+}
+
 function merge(old: string, master: string, version: string, manner: Manner): TextMerge {
   const byWord = mergeWords(old, master, version, manner);
   // Where one side changed nothing, or both the same, there is nothing to join.
@@ -154,7 +190,12 @@ function merge(old: string, master: string, version: string, manner: Manner): Te
   const [theirs, mine] = [touched(parts, master), touched(parts, version)];
   const isShared = [...theirs].some((i) => mine.has(i));
   const bothNumbers = numbers(master) !== numbers(old) && numbers(version) !== numbers(old);
-  if (!isShared && !bothNumbers && !isDoubled(byWord.text, [old, master, version])) return byWord;
+  const isTorn =
+    saysWhatIsGone(old, master, version) ||
+    saysWhatIsGone(old, version, master) ||
+    speaksOf(parts, theirs, master, mine) ||
+    speaksOf(parts, mine, version, theirs);
+  if (!isShared && !bothNumbers && !isTorn && !isDoubled(byWord.text, [old, master, version])) return byWord;
   // By whole sentences where that shows which; else the whole text is one question.
   const bySentence = diff3Merge(sentences(master), parts, sentences(version), { excludeFalseConflicts: true });
   if (isShared && bySentence.some((r) => r.conflict)) {
@@ -166,8 +207,8 @@ function merge(old: string, master: string, version: string, manner: Manner): Te
 
 /**
  * Three-way merge of two rewordings of `old`. Words of different sentences go together. A sentence that both sides touched,
- * numbers that both changed, and a sentence that would stand twice are asked about: by the word they would go together, and say
- * what nobody wrote.
+ * numbers that both changed, a sentence that would stand twice, words of one side that the other took out, and an "it" whose
+ * sentence before is about something else now are asked about: by the word they would go together, and say what nobody wrote.
  */
 export const mergeText = (old: string, master: string, version: string): TextMerge =>
   merge(old, master, version, PLAIN);
