@@ -50,7 +50,7 @@ const FAR_TOO_EASY = 4;
 /** More is too hard alike. */
 const MOST_MISFIT = 4;
 /** What each thing weighs: a support that lacks outweighs any reading, reading all else. */
-const WEIGHS = { support: 40, reading: 4, wish: 3, interest: 1, spare: 0.1 } as const;
+const WEIGHS = { support: 40, reading: 4, wish: 3, interest: 1, spare: 0.1, nearer: 0.01 } as const;
 
 /** Questions that count as more to do; steps to tick are help. */
 const asked = (family: Family, versionId: Id | null): number =>
@@ -160,8 +160,11 @@ function weigh(
     else if (above >= -TOO_EASY) reasons.push(`${text} fits reading at ${one(reads)}`);
     else reasons.push(`${text}, well below reading at ${one(reads)}`);
     // Too hard weighs in full, too easy half; a figure of a short text is a rough sign, and weighs half.
-    const misfit = Math.min(MOST_MISFIT, Math.max(0, above - TOO_HARD / 2) + 0.5 * Math.max(0, -above - TOO_EASY));
-    score -= WEIGHS.reading * misfit * (measures.readability.sure === 'rough' ? 0.5 : 1);
+    const misfit = Math.max(0, above - TOO_HARD / 2) + 0.5 * Math.max(0, -above - TOO_EASY);
+    // What is far too easy fits no better than what is far too hard; of those, the nearer comes first.
+    const counted = isFarOff && above < 0 ? MOST_MISFIT : Math.min(MOST_MISFIT, misfit);
+    score -=
+      WEIGHS.reading * counted * (measures.readability.sure === 'rough' ? 0.5 : 1) + WEIGHS.nearer * Math.abs(above);
   }
   if (needs.wantsMore) {
     if (asksMore) reasons.push('asks for more, as the card wishes');
