@@ -94,6 +94,19 @@ export const mergeWords = (
 /** Words that go together by the word, and yet nobody wrote what comes of it: that is proposed, and asked about. */
 const asked = (text: string, regions: readonly MergeRegion[]): TextMerge => ({ clean: false, text, regions });
 
+/** Sentences of texts met lately, as their tokens are kept. */
+const said = new Map<string, readonly string[]>();
+function saidIn(text: string): readonly string[] {
+  let known = said.get(text);
+  if (!known) {
+    if (said.size > SENTENCES_KEPT) said.clear();
+    // Most are one sentence: no sign that could end one stands within.
+    said.set(text, (known = /[.!?…\n]./s.test(text) ? sentencesIn(text) : [text.trim()]));
+  }
+  return known;
+}
+const SENTENCES_KEPT = 2_000;
+
 /** The sentences of a text, each with the room before it, so that joining them gives the text back. */
 function sentences(text: string): string[] {
   const out: string[] = [];
@@ -107,27 +120,19 @@ function sentences(text: string): string[] {
   return out;
 }
 
-/** Which of the old sentences a text touches: changes, takes out, or puts words into. */
-function touched(old: readonly string[], now: string): Set<number> {
+/** Which of the old sentences a text has not as they were, in their order: it changed them, took them out or moved them. */
+function touched(old: readonly string[], now: readonly string[]): Set<number> {
   const out = new Set<number>();
-  const of = old.flatMap((s, i) => tokens(s.trim()).map(() => i));
+  if (old.length === 1 && now.length === 1) return old[0] === now[0] ? out : out.add(0);
   let at = 0;
-  for (const part of diffArrays(tokens(old.map((s) => s.trim()).join(' ')), tokens(now.replace(/\s+/g, ' ').trim()))) {
-    if (part.added) {
-      // New words between two sentences are of neither; within one they change it.
-      const [before, after] = [of[at - 1], of[at]];
-      if (before !== undefined && before === after) out.add(before);
-      else if (!endsSentence(part.value.at(-1) ?? '') && after !== undefined) out.add(after);
-      else if (!endsSentence(part.value.at(-1) ?? '') && before !== undefined) out.add(before);
-    } else {
-      if (part.removed) for (let i = 0; i < part.value.length; i++) out.add(of[at + i] ?? 0);
-      at += part.value.length;
-    }
+  for (const part of diffArrays([...old], [...now])) {
+    if (part.added) continue;
+    if (part.removed) for (let i = 0; i < part.value.length; i++) out.add(at + i);
+    at += part.value.length;
   }
   return out;
 }
 
-const endsSentence = (token: string): boolean => /[.!?…]["'”’)]?\s*$/.test(token);
 const numbers = (text: string): string => (text.match(/\d+(?:[.,:]\d+)*/g) ?? []).sort().join(' ');
 const plain = (sentence: string): string =>
   sentence
@@ -139,7 +144,7 @@ const plain = (sentence: string): string =>
 function isDoubled(text: string, sides: readonly string[]): boolean {
   const count = (t: string) => {
     const n = new Map<string, number>();
-    for (const s of sentencesIn(t)) n.set(plain(s), (n.get(plain(s)) ?? 0) + 1);
+    for (const s of saidIn(t)) n.set(plain(s), (n.get(plain(s)) ?? 0) + 1);
     return n;
   };
   const counts = sides.map(count);
@@ -173,12 +178,21 @@ const begins = (sentence: string): string => plain(sentence).split(' ').slice(0,
 function speaksOf(
   parts: readonly string[],
   one: ReadonlySet<number>,
-  now: string,
+  now: readonly string[],
   other: ReadonlySet<number>,
 ): boolean {
-  const firsts = new Set(sentencesIn(now).map(begins));
-  return [...one].some(
-    (i) => other.has(i + 1) && PRONOUN.test((parts[i + 1] ?? '').trim()) && !firsts.has(begins(parts[i] ?? '')),
+  const isLeft = (i: number): boolean => now.some((s) => begins(s) === begins(parts[i] ?? ''));
+  return [...one].some((i) => other.has(i + 1) && PRONOUN.test(parts[i + 1] ?? '') && !isLeft(i));
+}
+
+/** Whether what the two sides touch apart from each other belongs together all the same. */
+function isTorn(old: string, master: string, version: string, theirs: Set<number>, mine: Set<number>): boolean {
+  return (
+    (numbers(master) !== numbers(old) && numbers(version) !== numbers(old)) ||
+    saysWhatIsGone(old, master, version) ||
+    saysWhatIsGone(old, version, master) ||
+    speaksOf(saidIn(old), theirs, saidIn(master), mine) ||
+    speaksOf(saidIn(old), mine, saidIn(version), theirs)
   );
 }
 
@@ -186,18 +200,14 @@ function merge(old: string, master: string, version: string, manner: Manner): Te
   const byWord = mergeWords(old, master, version, manner);
   // Where one side changed nothing, or both the same, there is nothing to join.
   if (!byWord.clean || master === old || version === old || master === version) return byWord;
-  const parts = sentences(old);
-  const [theirs, mine] = [touched(parts, master), touched(parts, version)];
+  const [theirs, mine] = [touched(saidIn(old), saidIn(master)), touched(saidIn(old), saidIn(version))];
   const isShared = [...theirs].some((i) => mine.has(i));
-  const bothNumbers = numbers(master) !== numbers(old) && numbers(version) !== numbers(old);
-  const isTorn =
-    saysWhatIsGone(old, master, version) ||
-    saysWhatIsGone(old, version, master) ||
-    speaksOf(parts, theirs, master, mine) ||
-    speaksOf(parts, mine, version, theirs);
-  if (!isShared && !bothNumbers && !isTorn && !isDoubled(byWord.text, [old, master, version])) return byWord;
+  if (!isShared && !isTorn(old, master, version, theirs, mine) && !isDoubled(byWord.text, [old, master, version]))
+    return byWord;
+  const isOne = [old, master, version].every((t) => saidIn(t).length === 1);
+  if (isOne) return asked(byWord.text, [{ kind: 'conflict', old, master, version }]);
   // By whole sentences where that shows which; else the whole text is one question.
-  const bySentence = diff3Merge(sentences(master), parts, sentences(version), { excludeFalseConflicts: true });
+  const bySentence = diff3Merge(sentences(master), sentences(old), sentences(version), { excludeFalseConflicts: true });
   if (isShared && bySentence.some((r) => r.conflict)) {
     const found = new Merged(bySentence, (all) => all.join('').trimStart());
     return asked(byWord.text, found.regions);

@@ -93,16 +93,19 @@ function reviewVersion(family: Family, version: Version, context: ReviewContext)
 }
 
 function reviewing(family: Family, version: Version, context: ReviewContext): Reviewing {
-  const reworded = new Set(
-    version.adjustments.flatMap((a) => {
-      if (a.kind === 'reword-instructions') return [`${a.target} text`];
-      return 'field' in a ? [`${a.target} ${a.field}`] : [];
-    }),
-  );
+  let reworded: Set<string> | undefined;
+  // Few reviews ask for it.
+  const rewordedIn = () =>
+    new Set(
+      version.adjustments.flatMap((a) => {
+        if (a.kind === 'reword-instructions') return [`${a.target} text`];
+        return 'field' in a ? [`${a.target} ${a.field}`] : [];
+      }),
+    );
   return {
     ...context,
     before: family.revisions.find((r) => r.n === version.upTo)?.content,
-    rewords: (target, field) => reworded.has(`${target} ${field}`),
+    rewords: (target, field) => (reworded ??= rewordedIn()).has(`${target} ${field}`),
   };
 }
 
