@@ -1,7 +1,7 @@
 import { findBlock } from '../activity/activity';
 import type { Content } from '../activity/activity';
 import type { Id } from '../activity/block';
-import { type Block, isItem, type ItemBlock } from '../activity/blocks';
+import { type Block, isItem, isLearners, type ItemBlock } from '../activity/blocks';
 import { plainTextOf } from '../activity/plain-text';
 import type { Adjustment } from '../adjust/registry';
 
@@ -13,7 +13,6 @@ export interface Brought {
   readonly items: readonly ItemBlock[];
 }
 
-const isLearners = (b: Block): boolean => b.audience === 'learner';
 export const itemsOfPage = (content: Content, pageId: Id | undefined): ItemBlock[] =>
   content.pages.filter((p) => p.id === pageId).flatMap((p) => p.blocks.filter(isItem).filter(isLearners));
 const allItems = (content: Content): ItemBlock[] =>

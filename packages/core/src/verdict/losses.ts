@@ -1,13 +1,12 @@
 import { type Content, findBlock } from '../activity/activity';
 import { type Demand, DEMANDS, type Id } from '../activity/block';
-import { type Block, isItem, type ItemBlock } from '../activity/blocks';
+import { type Block, isItem, isLearners, type ItemBlock } from '../activity/blocks';
 import { lookedAt } from '../activity/context';
 import { plainTextOf } from '../activity/plain-text';
 import type { Adjustment } from '../adjust/registry';
 import { itemsWithin } from '../adjust/choose-items';
 import { revealOf } from './reveal';
 
-const isLearners = (b: Block): boolean => b.audience === 'learner';
 /** Items that count: what is optional may be left out. */
 const countingItems = (content: Content): ItemBlock[] =>
   content.pages

@@ -130,6 +130,9 @@ export function itemRules(block: ItemBlock): ItemRules<ItemBlock> {
   return kindOf(block).item as unknown as ItemRules<ItemBlock>;
 }
 
+/** Whether a block is for learners. */
+export const isLearners = (b: Block): boolean => b.audience === 'learner';
+
 /** The key as words; empty for a block that is no item. */
 export const keyWordsOf = (block: Block): string[] => (isItem(block) ? itemRules(block).keyWords(block) : []);
 

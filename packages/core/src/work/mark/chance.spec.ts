@@ -116,6 +116,70 @@ const kinds: Record<string, fc.Arbitrary<Guessed>> = {
     isKey: (a) => ids(a).length === count,
     bound: 1 / 10,
   })),
+  'pieces on a number line': fc.array(fc.nat(4), { minLength: 1, maxLength: 4 }).map((marks): Guessed => {
+    const all = pieces(marks.map((_, i) => `${i}`));
+    const board = { on: 'line', from: 0, to: 4, step: 1 };
+    return {
+      item: asked({
+        ...base,
+        kind: 'pieces',
+        board,
+        pieces: all.map((p, i) => ({ ...p, place: `n${marks[i]}` })),
+        count: null,
+      }),
+      answers: ways(
+        all.map((p) => p.id),
+        ['n0', 'n1', 'n2', 'n3', 'n4'],
+      ).map((placed) => ({ kind: 'placed', placed })),
+      isKey: (a) => all.every((p, i) => at(a)[p.id] === `n${marks[i]}`),
+      bound: 1 / 5,
+    };
+  }),
+  'labels on a picture': words(2, 5).map((texts): Guessed => {
+    const labels = pieces(texts);
+    const spots = labels.map((label, i) => ({ id: `s${i}`, x: 10 * i, y: 10, label }));
+    const alike = Math.max(...texts.map((t) => texts.filter((u) => u === t).length));
+    return {
+      item: asked({ ...base, kind: 'labels', assetId: 'a', alt: '', spots, extra: [] }),
+      answers: orders(labels).map((o) => ({
+        kind: 'placed',
+        placed: Object.fromEntries(o.map((l, i) => [l.id, `s${i}`])),
+      })),
+      isKey: (a) => Object.entries(at(a)).every(([l, s]) => shown(labels, l) === shown(labels, s.replace('s', 'p'))),
+      bound: alike / texts.length,
+    };
+  }),
+  'gaps from a bank': fc.integer({ min: 1, max: 4 }).map((n): Guessed => {
+    const own = ['a', 'b', 'c', 'd'].slice(0, n);
+    const bank = [...own, 'e'];
+    const gaps = own.map((w) => ({ id: w, key: [w], others: [] }));
+    const text = own.map((w) => `{${w}}`).join(' ');
+    return {
+      item: asked({ ...base, kind: 'gaps', text, gaps, mode: 'bank', extra: ['e'], spellingTolerant: false }),
+      answers: ways(own, bank).map((values) => ({ kind: 'values', values })),
+      isKey: (a) => a.kind === 'values' && own.every((w) => a.values[w] === w),
+      bound: 1 / (n + 1),
+    };
+  }),
+  // Of a picture in fields: nobody looks for more than half of it.
+  'spots on a picture': fc
+    .array(fc.boolean(), { minLength: 2, maxLength: 8 })
+    .filter((t) => t.includes(true) && t.filter(Boolean).length * 2 <= t.length)
+    .map((isTarget): Guessed => {
+      const fields = isTarget.map((_, i) => ({ id: `t${i}`, text: '', x: i * 10, y: 0, w: 9, h: 9 }));
+      const targets = fields.filter((_, i) => isTarget[i]);
+      const touched = (all: readonly string[]): Answer => ({
+        kind: 'points',
+        points: fields.filter((f) => all.includes(f.id)).map((f) => ({ x: f.x + 4, y: 4 })),
+      });
+      const key = JSON.stringify(touched(targets.map((t) => t.id)));
+      return {
+        item: asked({ ...base, kind: 'spots', assetId: 'a', alt: '', targets }),
+        answers: subsets(fields.map((f) => f.id)).map(touched),
+        isKey: (a) => JSON.stringify(a) === key,
+        bound: 1 / 4,
+      };
+    }),
 };
 
 describe('what guessing earns', () => {

@@ -106,6 +106,11 @@ describe('a verdict that only the teacher can give', () => {
       judgement: 'accommodation',
       reason: 'Is reading a part of what “Find facts in a text” asks? No.',
     });
+    // One answer is one step.
+    place.work.undo();
+    expect(mine('rp-sup').some((a) => a.overrule)).toBe(false);
+    place.work.redo();
+    await place.rest();
     await place.press('No: an accommodation');
     expect(place.text).toContain('An accommodation');
     expect(await place.has(ButtonHarness, /^No: an accommodation/)).toBe(false);

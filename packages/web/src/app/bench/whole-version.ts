@@ -152,10 +152,7 @@ export class WholeVersion {
   protected judge({ question, of }: AskedOnce, judgement: Judgement): void {
     const familyId = this.state()?.family.id;
     if (familyId === undefined) return;
-    for (const one of of)
-      this.view.work.dispatch(
-        BenchActions.adjustmentPatched({ familyId, ...one, patch: { overrule: answered(question, judgement) } }),
-      );
+    this.view.work.dispatch(BenchActions.questionJudged({ familyId, of, overrule: answered(question, judgement) }));
   }
 
   protected personalise(): void {

@@ -72,6 +72,12 @@ export const BenchActions = createActionGroup({
     'Upkeep left': props<{ familyId: Id; entries: readonly UpkeepEntry[] }>(),
     'Revision restored': props<{ familyId: Id; n: number; stamp: Stamped }>(),
     'Changed in place': props<{ familyId: Id; versionId: Id; done: InPlace; label: string; stamp: Stamped }>(),
+    /** One answer to a question of verdicts, for all adjustments that ask it. */
+    'Question judged': props<{
+      familyId: Id;
+      of: readonly { versionId: Id; adjustmentId: Id }[];
+      overrule: { readonly judgement: Judgement; readonly reason: string };
+    }>(),
     'Adjustment patched': props<{ familyId: Id; versionId: Id; adjustmentId: Id; patch: AdjustmentPatch }>(),
     'Adjustment removed': props<{ familyId: Id; versionId: Id; adjustmentId: Id }>(),
     'Upkeep decided': props<{ familyId: Id; decisions: readonly Decision[]; stamp: Stamped }>(),

@@ -126,6 +126,16 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
     label: (a) => a.label,
     mergeKey: (a) => (a.done.did === 'words' ? `words ${a.versionId} ${a.done.blockId} ${a.done.field}` : undefined),
   }),
+  edit(BenchActions.questionJudged, {
+    run: (doc, { familyId, of, overrule }) =>
+      of.forEach(({ versionId, adjustmentId }) =>
+        changeVersion(doc, familyId, versionId, (v) => ({
+          ...v,
+          adjustments: v.adjustments.map((a) => (a.id === adjustmentId ? { ...a, overrule } : a)),
+        })),
+      ),
+    label: () => 'answer a question of the verdict',
+  }),
   edit(BenchActions.adjustmentPatched, {
     run: (doc, { familyId, versionId, adjustmentId, patch }) =>
       changeVersion(doc, familyId, versionId, (v) => ({

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { copyIdOf } from '@lorvet/core';
+import { type Block, copyIdOf } from '@lorvet/core';
 import { Clock } from '../../platform/clock';
 import { MarkingActions } from '../../store/actions';
 import { KeepingSync } from '../../store/keeping-sync';
@@ -87,6 +87,38 @@ describe('a sheet at the desk', () => {
     await place.press(/^Bring back what I wrote/);
     expect(field().value).toBe('a crab');
     expect(await place.has(ButtonHarness, /^Bring back what I wrote/)).toBe(true);
+  });
+
+  it('keeps that a flap was lifted, with the answer as it was then: only the first time', async () => {
+    sessionStorage.setItem('lorvet-desk', 'l-corin');
+    const withFlap = (b: Block): Block =>
+      b.id === 'rp-q3' ? ({ ...b, flap: 'rain', flapAfter: { letters: 1, submitted: false } } as Block) : b;
+    place = await DemoPlace.open(DeskSheet, {
+      inputs: { handOutId: 'h-survey' },
+      change: (w) => ({
+        ...w,
+        frozen: Object.fromEntries(
+          Object.entries(w.frozen).map(([id, f]) => [
+            id,
+            {
+              ...f,
+              content: { ...f.content, pages: f.content.pages.map((p) => ({ ...p, blocks: p.blocks.map(withFlap) })) },
+            },
+          ]),
+        ),
+      }),
+    });
+    const lifted = () => goes('l-corin').at(-1)?.lifted?.['rp-q3'];
+    type('a gull');
+    await place.rest();
+    expect(lifted()).toBeUndefined();
+    await place.press(/^Lift/);
+    expect(place.text).toContain('rain');
+    expect(lifted()).toMatchObject({ answer: { text: 'a gull' } });
+    type('rain');
+    await place.rest();
+    expect(goes('l-corin').at(-1)?.answers['rp-q3']).toMatchObject({ text: 'rain' });
+    expect(lifted()).toMatchObject({ answer: { text: 'a gull' } });
   });
 
   it('keeps both of two comforts that are pressed at once', async () => {
