@@ -18,7 +18,7 @@ const DAYS =
   /^(?:Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)day|^(?:January|February|March|April|May|June|July|August|September|October|November|December)\b/;
 /** Who speaks, after what is said: "Stop!" Jory said. */
 const SAID =
-  /^(?:\p{Lu}[\p{L}.'’-]* )?(?:said|says|asked|asks|cried|shouted|called|replied|answered|whispered|laughed|yelled|muttered|thought|added|sighed|explained)\b/u;
+  /^(?:\p{Lu}[\p{L}.'’-]* )?(?:used to say|would say|had said|said|says|asked|asks|cried|shouted|called|replied|answered|whispered|laughed|yelled|muttered|thought|added|sighed|explained)\b/u;
 const END = /(?:\.{1,4}|[!?]{1,4}|…)[)\]"'”’»]{0,3}(?=\s|$)/gu;
 /** A mark before the first word of a line: "- ", "2.", "b)". */
 const LINE_MARK = /^\s*(?:[-–•*+]\s|\(?(?:\d{1,3}[.)]|[a-z][.)]|[A-Z]\))\s)/u;
