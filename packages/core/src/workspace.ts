@@ -1,7 +1,8 @@
 import type { z } from './zod';
 import { familySchema } from './activity/family-schema';
 import { schoolDaysSchema } from './assign/dates';
-import { frozenSchema, handOutSchema } from './assign/hand-out';
+import { handOutSchema } from './assign/hand-out';
+import { frozenSchema } from './assign/held/frozen';
 import { removedSchema } from './keep/removed';
 import { assetSchema, listedObjectiveSchema, templateSchema } from './kept';
 import { namedAudienceSchema } from './learners/audience';

@@ -2,11 +2,14 @@ import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { blockSchema } from '../activity/blocks';
 import { companionSchema, MOST_COMPANIONS } from './companion';
-import { type Frozen, type FrozenById, lineageStepSchema, withBlocks } from './held/frozen';
+import { withBlocks } from '../activity/with-blocks';
+import type { Frozen, FrozenById } from './held/frozen';
+import { lineageStepSchema } from './held/lineage-step';
 import { placeSchema } from './place';
 
 export * from './companion';
-export * from './held/frozen';
+export type { Frozen, FrozenById } from './held/frozen';
+export type { LineageStep } from './held/lineage-step';
 export * from './place';
 
 /** Who gets which version; null is the master. A learner may stand on two lines by mistake: `coverage` says so. */

@@ -111,6 +111,8 @@ describe('a verdict that only the teacher can give', () => {
     expect(mine('rp-sup').some((a) => a.overrule)).toBe(false);
     place.work.redo();
     await place.rest();
+    // The word bank, and “Explain how …” that asks “How …?” now.
+    await place.press('No: an accommodation');
     await place.press('No: an accommodation');
     expect(place.text).toContain('An accommodation');
     expect(await place.has(ButtonHarness, /^No: an accommodation/)).toBe(false);

@@ -128,12 +128,14 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
   }),
   edit(BenchActions.questionJudged, {
     run: (doc, { familyId, of, overrule }) =>
-      of.forEach(({ versionId, adjustmentId }) =>
-        changeVersion(doc, familyId, versionId, (v) => ({
-          ...v,
-          adjustments: v.adjustments.map((a) => (a.id === adjustmentId ? { ...a, overrule } : a)),
-        })),
-      ),
+      changeFamily(doc, familyId, (f) => ({
+        ...f,
+        versions: f.versions.map((v) => {
+          const ids = new Set(of.filter((o) => o.versionId === v.id).map((o) => o.adjustmentId));
+          if (ids.size === 0) return v;
+          return { ...v, adjustments: v.adjustments.map((a) => (ids.has(a.id) ? { ...a, overrule } : a)) };
+        }),
+      })),
     label: () => 'answer a question of the verdict',
   }),
   edit(BenchActions.adjustmentPatched, {

@@ -116,7 +116,7 @@ describe('a sheet at the desk', () => {
     expect(place.text).toContain('rain');
     expect(lifted()).toMatchObject({ answer: { text: 'a gull' } });
     type('rain');
-    await place.rest();
+    await place.press('My work');
     expect(goes('l-corin').at(-1)?.answers['rp-q3']).toMatchObject({ text: 'rain' });
     expect(lifted()).toMatchObject({ answer: { text: 'a gull' } });
   });
