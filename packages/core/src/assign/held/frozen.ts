@@ -1,5 +1,5 @@
 import { z } from '../../zod';
-import { type Content, contentSchema } from '../../activity/activity';
+import { contentSchema } from '../../activity/activity';
 import { idSchema } from '../../activity/block';
 import { swatchSchema } from '../../activity/swatch';
 import { recordSchema } from './decided';
