@@ -12,6 +12,7 @@ import {
   type Id,
   isChoice,
   originOf,
+  snippet,
   type Page,
   plainTextOf,
   plainWords,
@@ -208,7 +209,7 @@ export class VersionPage {
       id: a.id,
       done: a.name || adjustmentKinds[a.kind].done,
       detail:
-        this.detail(row, a.kind) + (a.reason?.text ? `${this.detail(row, a.kind) ? ' · ' : ''}${a.reason.text}` : ''),
+        this.detail(row, a.kind) + (a.reason?.text ? `${this.detail(row, a.kind) ? ' · ' : ''}${snippet(a.reason.text, 90)}` : ''),
       verdict: this.verdicts()?.adjustments.get(a.id),
     }));
   }

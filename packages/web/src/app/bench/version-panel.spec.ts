@@ -111,6 +111,14 @@ describe('a verdict that only the teacher can give', () => {
     expect(mine('rp-sup').some((a) => a.overrule)).toBe(false);
     place.work.redo();
     await place.rest();
+    // What is left is asked also where the verdict is known by then.
+    place.work.undo();
+    await place.rest();
+    await place.press('Yes: a modification');
+    expect(place.text).toMatch(/A modification.*Yours to judge besides/);
+    place.work.undo();
+    await place.rest();
+    await place.press('No: an accommodation');
     // The word bank, and “Explain how …” that asks “How …?” now.
     await place.press('No: an accommodation');
     await place.press('No: an accommodation');
