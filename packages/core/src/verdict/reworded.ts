@@ -67,10 +67,11 @@ const asks = (what: string): Change => ({ what, question: 'Does it still ask the
 
 /** What of the sense of words that ask or tell to do something may have changed; null where nothing of the kind was found. */
 function changeBetween(was: string, now: string): Change | null {
-  if (said(was, NEGATIVES) !== said(now, NEGATIVES)) return asks('A “not” came or went with the other words.');
-  if (figures(was).sort().join(' ') !== figures(now).sort().join(' ')) return asks('It has other numbers.');
-  if (turnsRound(was, now)) return asks('A word was changed for its opposite.');
-  if (commands(was) !== commands(now)) return asks('It tells to do something else.');
+  const is = `“${snippet(now, 60)}”`;
+  if (said(was, NEGATIVES) !== said(now, NEGATIVES)) return asks(`A “not” came or went in ${is}.`);
+  if (figures(was).sort().join(' ') !== figures(now).sort().join(' ')) return asks(`${is} has other numbers.`);
+  if (turnsRound(was, now)) return asks(`A word was changed for its opposite in ${is}.`);
+  if (commands(was) !== commands(now)) return asks(`${is} tells to do something else.`);
   return null;
 }
 
@@ -106,9 +107,12 @@ export function sayChange(a: Adjustment, basis: Content, result: Content): Chang
   if (b.kind === 'text' || b.kind === 'passage') return changeOfText(b.id, a.was, a.now, result);
   if (!isItem(b)) return null;
   if (a.field.startsWith('option:'))
-    return keyIdsOf(b).includes(a.field.slice('option:'.length)) ? asks('The right choice reads otherwise.') : null;
+    return keyIdsOf(b).includes(a.field.slice('option:'.length))
+      ? asks(`The right choice reads otherwise: “${snippet(a.now, 60)}”.`)
+      : null;
   if (a.field !== 'prompt') return null;
   return (
-    changeBetween(a.was, a.now) ?? (said(a.was, ASKS) !== said(a.now, ASKS) ? asks('It asks with another word.') : null)
+    changeBetween(a.was, a.now) ??
+    (said(a.was, ASKS) !== said(a.now, ASKS) ? asks(`“${snippet(a.now, 60)}” asks with another word.`) : null)
   );
 }

@@ -209,7 +209,8 @@ export class VersionPage {
       id: a.id,
       done: a.name || adjustmentKinds[a.kind].done,
       detail:
-        this.detail(row, a.kind) + (a.reason?.text ? `${this.detail(row, a.kind) ? ' · ' : ''}${snippet(a.reason.text, 90)}` : ''),
+        this.detail(row, a.kind) +
+        (a.reason?.text ? `${this.detail(row, a.kind) ? ' · ' : ''}${snippet(a.reason.text, 90)}` : ''),
       verdict: this.verdicts()?.adjustments.get(a.id),
     }));
   }

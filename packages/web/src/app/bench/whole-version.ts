@@ -21,6 +21,7 @@ import { VersionHere } from './version-here';
 import { tenth } from '../ui/tenth';
 
 interface AskedOnce {
+  readonly key: string;
   readonly question: string;
   readonly why: string;
   readonly of: readonly { readonly versionId: Id; readonly adjustmentId: Id }[];
@@ -54,7 +55,7 @@ export class WholeVersion {
   protected readonly selection = this.view.selection;
   protected readonly bringing = signal(false);
   protected readonly verdict = computed(() => this.state()?.classified ?? null);
-  /** What only the teacher can answer, each question once, with the adjustments it is asked of. */
+  /** What only the teacher can answer, each question once for what it is asked of in the same words, with those adjustments. */
   protected readonly asked = computed(() => {
     const s = this.state();
     const by = new Map<string, AskedOnce>();
@@ -62,8 +63,11 @@ export class WholeVersion {
       for (const { id } of v.adjustments) {
         const verdict = s?.classified.adjustments.get(id);
         if (!verdict?.question || verdict.overruled) continue;
-        const known = by.get(verdict.question)?.of ?? [];
-        by.set(verdict.question, {
+        // The same question about something else is another one.
+        const key = `${verdict.why}\n${verdict.question}`;
+        const known = by.get(key)?.of ?? [];
+        by.set(key, {
+          key,
           question: verdict.question,
           why: verdict.why,
           of: [...known, { versionId: v.id, adjustmentId: id }],
