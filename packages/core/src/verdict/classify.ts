@@ -20,7 +20,7 @@ export type Computed = Judgement | 'to judge';
 export interface Verdict {
   readonly judgement: Computed;
   readonly why: string;
-  /** What the teacher is asked, where it is theirs to judge. */
+  /** What the teacher is asked, where it is theirs to judge: yes always means that it is a modification. */
   readonly question?: string;
   /** The teacher's own judgement, where there is one; it counts. */
   readonly overruled?: { readonly judgement: Judgement; readonly reason: string };
@@ -75,7 +75,7 @@ function reveals(a: Adjustment, { master, result }: Judging): Verdict | null {
       if (told.how === 'model' && a.kind === 'word-bank') {
         perhaps ??= toJudge(
           `It holds most words of the model answer to ${of}.`,
-          'Is that answer still the learner’s own?',
+          'Does it say too much of that answer?',
         );
         continue;
       }
@@ -131,9 +131,9 @@ function leavesBehind(a: Adjustment, { basis, result }: Judging): Verdict | null
   return needed.isCertain
     ? toJudge(
         `To mend: the answer to ${of} stood in it, and the question is still asked.`,
-        'Can it be answered without?',
+        'Does it miss what it needs to be answered?',
       )
-    : toJudge(`${of} is still asked on its page.`, 'Can the questions be answered without it?');
+    : toJudge(`${of} is still asked on its page.`, 'Do the questions miss what they need to be answered?');
 }
 
 /** Another picture where questions may be about it. */
@@ -145,7 +145,7 @@ function showsOther(a: Adjustment, { result }: Judging): Verdict | null {
     (i) => i.kind === 'number' || /\b(?:pictures?|photos?|see|shown?|count|how many|look)\b/i.test(i.prompt),
   );
   return about
-    ? toJudge(`“${snippet(about.prompt)}” may be about the picture.`, 'Is its answer still right with this picture?')
+    ? toJudge(`“${snippet(about.prompt)}” may be about the picture.`, 'Is its answer another with this picture?')
     : null;
 }
 

@@ -63,7 +63,7 @@ export interface Change {
   readonly what: string;
   readonly question: string;
 }
-const asks = (what: string): Change => ({ what, question: 'Does it still ask the same?' });
+const asks = (what: string): Change => ({ what, question: 'Does it ask something else now?' });
 
 /** What of the sense of words that ask or tell to do something may have changed; null where nothing of the kind was found. */
 function changeBetween(was: string, now: string): Change | null {
@@ -88,11 +88,11 @@ function changeOfText(id: string, was: string, now: string, result: Content): Ch
   if (gone)
     return {
       what: `To mend: the answer to “${snippet(gone.prompt)}” stood in the words before.`,
-      question: 'Can it be answered without?',
+      question: 'Does it miss what it needs to be answered?',
     };
   const known = new Set(figures(was));
   return figures(now).some((n) => !known.has(n))
-    ? { what: 'It says other numbers than the text before.', question: 'Are the answers still right?' }
+    ? { what: 'It says other numbers than the text before.', question: 'Are answers others now?' }
     : null;
 }
 const isSaid = (told: ReturnType<typeof revealOf>): boolean => told !== null && told.how !== 'clue';

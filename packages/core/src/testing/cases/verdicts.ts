@@ -12,6 +12,8 @@ import { keyWordsOf } from '../../activity/blocks';
 import { classify } from '../../verdict/classify';
 import { type CaseSet, listOf } from './case-set';
 
+const TURNED = /\b(?:still|without)\b|^Can\b/;
+
 /** What stands before the colon, and what behind it. */
 function headed(text: string): [string, string] {
   const at = text.indexOf(':');
@@ -266,6 +268,9 @@ export const verdicts: CaseSet = {
     const content = contentOf(r['page'] ?? '', r['objectives']);
     const lines = listOf(r['adjustments'], '||');
     const all = lines.map((line, i) => adjustmentOf(line, content, `a${i}`));
-    return classify(familyOf(content, all), 'v').judgement;
+    const { judgement, adjustments } = classify(familyOf(content, all), 'v');
+    // Yes is a modification: a question whether something is still as it was would be answered the other way round.
+    const turned = [...adjustments.values()].find((v) => v.question && TURNED.test(v.question));
+    return turned?.question ?? judgement;
   },
 };
