@@ -100,6 +100,7 @@ describe('a verdict that only the teacher can give', () => {
     expect(place.text).toContain('Yours to judge');
     expect(place.text.match(/Is reading a part of what “Find facts in a text” asks\?/g)).toHaveLength(1);
     await place.press('No: an accommodation');
+    expect(document.activeElement?.textContent).toBe('Yours to judge');
     const texts = mine('rp-sup').filter((a) => a.overrule);
     expect(texts.map((a) => a.kind)).toEqual(['reword', 'reword']);
     expect(texts[0]?.overrule).toEqual({

@@ -1,4 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  inject,
+  Injector,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { chainOf, derive, type Id, itemsOf, type Judgement, personalFieldsIn } from '@lorvet/core';
 import { measurePages } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
@@ -51,6 +63,8 @@ export class WholeVersion {
   protected readonly toneOf = toneOf;
   protected readonly view = inject(BenchView);
   private readonly state = inject(VersionHere).state;
+  private readonly injector = inject(Injector);
+  private readonly head = viewChild<ElementRef<HTMLElement>>('head');
   protected readonly isOpen = signal(false);
   protected readonly selection = this.view.selection;
   protected readonly bringing = signal(false);
@@ -157,6 +171,8 @@ export class WholeVersion {
     const familyId = this.state()?.family.id;
     if (familyId === undefined) return;
     this.view.work.dispatch(BenchActions.questionJudged({ familyId, of, overrule: answered(question, judgement) }));
+    // What was pressed is gone: what is said of the version now has the focus, and is read out.
+    afterNextRender(() => this.head()?.nativeElement.focus(), { injector: this.injector });
   }
 
   protected personalise(): void {
