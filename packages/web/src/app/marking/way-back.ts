@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { adjustmentKinds, type Decided, type Lineage } from '@lorvet/core';
@@ -39,9 +40,24 @@ function saidOf(d: Decided) {
 /** From an answer back to the master: what made its question so, and what had been decided about that when it was given. */
 @Component({
   selector: 'lv-way-back',
-  imports: [...FOLD, RouterLink],
+  imports: [...FOLD, NgTemplateOutlet, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <ng-template #decided let-d>
+      <p class="small">
+        @if (d.judgement) {
+          <span class="tag {{ d.tone }}">{{ d.judgement }}</span>
+        }
+        {{ d.why }}
+      </p>
+      @if (d.reason || d.goal) {
+        <p class="small">{{ d.reason }}{{ d.goal ? (d.reason ? ' · ' : '') + 'Goal: ' + d.goal : '' }}</p>
+      }
+      @if (d.status) {
+        <p class="small since">{{ d.status }}</p>
+      }
+      <p class="small">{{ d.by }}</p>
+    </ng-template>
     <div class="card way">
       <h3>The way back</h3>
       @if (way().master; as m) {
@@ -56,17 +72,8 @@ function saidOf(d: Decided) {
           <p>
             <strong>{{ s.step.versionName }}</strong> {{ s.step.sentence }}
           </p>
-          @if (s.said; as d) {
-            <p class="small">
-              @if (d.judgement) {
-                <span class="tag {{ d.tone }}">{{ d.judgement }}</span>
-              }
-              {{ d.why }}
-            </p>
-            @if (d.reason || d.goal) {
-              <p class="small">{{ d.reason }}{{ d.goal ? (d.reason ? ' · ' : '') + 'Goal: ' + d.goal : '' }}</p>
-            }
-            <p class="small">{{ d.by }}</p>
+          @if (s.said) {
+            <ng-container *ngTemplateOutlet="decided; context: { $implicit: s.said }" />
           }
         </div>
       } @empty {
@@ -98,19 +105,7 @@ function saidOf(d: Decided) {
                     <strong>{{ d.kind }}</strong> <span class="small">{{ d.version }}</span>
                   </p>
                   <p class="small">{{ d.sentence }}</p>
-                  <p class="small">
-                    @if (d.judgement) {
-                      <span class="tag {{ d.tone }}">{{ d.judgement }}</span>
-                    }
-                    {{ d.why }}
-                  </p>
-                  @if (d.reason || d.goal) {
-                    <p class="small">{{ d.reason }}{{ d.goal ? (d.reason ? ' · ' : '') + 'Goal: ' + d.goal : '' }}</p>
-                  }
-                  @if (d.status) {
-                    <p class="small since">{{ d.status }}</p>
-                  }
-                  <p class="small">{{ d.by }}</p>
+                  <ng-container *ngTemplateOutlet="decided; context: { $implicit: d }" />
                 </div>
               }
               @if (w.leftOut.length) {
