@@ -32,6 +32,7 @@ export * from './assign/one-by-one';
 export {
   NOTHING_SAID,
   type Said,
+  saidAt,
   type Slip,
   type Slipped,
   type SlippedCompanion,
@@ -52,6 +53,7 @@ export * from './keep/work-changes';
 export * from './kept';
 export * from './learners/comfort';
 export { contrastOf, deskColours, held, LEAST_CONTRAST } from './learners/contrast';
+export { type Accepted } from './work/accepted';
 export * from './work/answer';
 export * from './work/copy';
 export { withLifted } from './work/lifted';

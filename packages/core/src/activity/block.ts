@@ -93,6 +93,8 @@ export interface ItemRules<B> {
   answerWords(block: B, answer: Answer): string;
   /** Marks an answer in which something was given. What was typed is judged by the one it is passed. */
   mark(block: B, answer: Answer, by: Judge): ItemMark;
+  /** The block with an answer accepted too; the same block where it is already, or where its key is no list of words. */
+  accept?(block: B, answer: Answer, by: Judge): B;
   /** Whether giving nothing is the right answer: then an empty one is the teacher's to judge. */
   emptyIsKey?(block: B): boolean;
 }

@@ -137,5 +137,12 @@ export function placesMark(
   return shareMark(outOf, { hits, of: places.length, what, open });
 }
 
+/** Accepted answers with one more, while there is room; the same list where it is among them or nothing was given. */
+export function acceptedToo(key: string[], given: string, isSame: (given: string) => boolean, most = 100): string[] {
+  const text = given.trim().slice(0, 200);
+  const before = key.filter((k) => k.trim() !== '');
+  return text === '' || before.length >= most || isSame(text) ? key : [...before, text];
+}
+
 export const noKey = (outOf: number): ItemMark => ({ verdict: 'yours', points: 0, outOf, why: 'No key is set.' });
 export const yours = (outOf: number): ItemMark => ({ verdict: 'yours', points: 0, outOf, why: 'Yours to mark.' });

@@ -5,6 +5,7 @@ import { companionSchema, MOST_COMPANIONS } from './companion';
 import { withBlocks } from '../activity/with-blocks';
 import type { Frozen, FrozenById } from './held/frozen';
 import { lineageStepSchema } from './held/lineage-step';
+import { acceptedSchema } from '../work/accepted';
 import { placeSchema } from './place';
 
 export * from './companion';
@@ -156,6 +157,10 @@ export const handOutSchema = z.object({
   confirmed: z.array(confirmedSchema).max(200).default([]),
   state: z.enum(['draft', 'given']),
   givenAt: z.string().nullable(),
+  /** When marks and words go out: with the decision; by hand (empty); or at a local date and time. */
+  marksAt: localSchema.optional(),
+  /** Answers that count as right besides the keys. */
+  accepted: z.array(acceptedSchema).max(500).optional(),
   /** Taken out of sight after it was given; what was done stays. */
   isHidden: z.boolean().default(false),
   /** Once given: what each learner got, by learner id. */

@@ -1,5 +1,5 @@
 import { comfortSchema, toolsSchema } from '../learners/comfort';
-import { noteSchema, releasedMarkSchema } from '../work/copy';
+import { HELD, noteSchema, releasedMarkSchema } from '../work/copy';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
@@ -25,8 +25,25 @@ export const saidSchema = z.strictObject({
   notes: z.record(z.string(), z.array(noteSchema)).default({}),
   /** The asset in which the teacher speaks; empty for none. */
   voice: z.string().max(80).default(''),
+  /** The same on one answer, by item. */
+  voices: z.record(z.string(), z.string().max(80)).default({}),
+  /** Questions that can be answered anew in the go after `go`; empty for all. */
+  only: z.array(z.string()).default([]),
+  /** The go that was decided on and is not to be told of yet, and from when it is: local date and time, or 'held'. */
+  heldGo: z.number().int().default(0),
+  outAt: z.string().max(16).default(''),
 });
 export type Said = z.infer<typeof saidSchema>;
+
+/** What of that may be told now ('yyyy-MM-ddTHH:mm'). Where nothing is held back any more, `outAt` is empty. */
+export function saidAt(said: Said, now: string): Said {
+  if (said.outAt === '') return said;
+  if (said.outAt !== HELD && said.outAt <= now) return { ...said, heldGo: 0, outAt: '' };
+  const { [said.heldGo]: _, ...decisions } = said.decisions;
+  if (said.go !== said.heldGo) return { ...said, decisions };
+  return { ...said, decisions, go: 0, comment: '', comments: {}, marks: {}, voice: '', voices: {}, only: [] };
+}
+
 export const NOTHING_SAID: Said = {
   decisions: {},
   comment: '',
@@ -36,6 +53,10 @@ export const NOTHING_SAID: Said = {
   marks: {},
   notes: {},
   voice: '',
+  voices: {},
+  only: [],
+  heldGo: 0,
+  outAt: '',
 };
 
 /** Further material as a learner may see it. */

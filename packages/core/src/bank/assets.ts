@@ -36,7 +36,7 @@ export class AssetUses {
   }
   /** What a teacher said aloud. */
   marking(m: Marking): void {
-    this.use(m.responses.map((r) => r.voice ?? ''));
+    this.use(m.responses.flatMap((r) => [r.voice ?? '', ...Object.values(r.voices ?? {})]));
   }
   /** What goes with a hand-out. */
   handOut(h: Pick<HandOut, 'companions'>): void {

@@ -1,11 +1,9 @@
-import { blocksOf } from '../activity/activity';
 import type { Id } from '../activity/block';
-import { isItem } from '../activity/blocks';
 import type { FrozenById } from '../assign/held/frozen';
 import { frozenFor, type HandOut } from '../assign/hand-out';
 import type { Answer } from '../work/answer';
 import { type Copy, copyIdOf, emptyResponse, type Marking } from '../work/copy';
-import { marksToRelease } from '../work/mark/mark-item';
+import { marksOf, marksToRelease, originsOf } from '../work/mark/marks-of';
 import type { Clock } from './build';
 
 /** "c:2" chooses option 2, "c:1,3" two of them; anything else is typed. */
@@ -233,12 +231,13 @@ export function withReleased(m: Marking, copies: readonly Copy[], handOut: HandO
   const copy = copies.find((c) => c.id === m.copyId);
   const frozen = copy && frozenFor(handOut, known, copy.learnerId);
   if (!copy || !frozen) return m;
-  const items = [...blocksOf(frozen.content)].flatMap(({ block }) => (isItem(block) ? [block] : []));
   return {
     ...m,
     responses: m.responses.map((r) => {
       const answers = copy.goes.find((g) => g.n === r.go)?.answers ?? {};
-      return r.decision ? { ...r, released: marksToRelease(items, answers, r) } : r;
+      if (!r.decision) return r;
+      const marks = marksOf(frozen, answers, r);
+      return { ...r, released: marksToRelease(marks), origins: originsOf(frozen.id, marks, []) };
     }),
   };
 }

@@ -1,4 +1,5 @@
 import type { FlapAfter } from '../activity/block';
+import equal from 'fast-deep-equal';
 import { z } from '../zod';
 
 // A step of a week is its id and the week's Monday.
@@ -113,3 +114,7 @@ export function answerIsEmpty(a: Answer | undefined): boolean {
       return a.takes.length === 0;
   }
 }
+
+/** Whether two answers are the same; nothing given is the same as an empty one. */
+export const sameAnswer = (a: Answer | undefined, b: Answer | undefined): boolean =>
+  equal(a, b) || (answerIsEmpty(a) && answerIsEmpty(b));

@@ -85,6 +85,26 @@ export const noteSchema = z.strictObject({ text: z.string().min(1).max(2000), at
 export type Note = z.infer<typeof noteSchema>;
 export const MOST_NOTES = 50;
 
+/** How another go is asked for: saying which answers are not right yet, or not; and which questions can be answered anew. */
+export const againSchema = z.object({
+  where: z.boolean(),
+  /** Questions that are open; without it, all are. */
+  only: z.array(idSchema).max(2000).optional(),
+});
+export type AskedAgain = z.infer<typeof againSchema>;
+
+/**
+ * What a mark was made by: the sheet that the answer was given on, under its address (with it the version, its revision, the
+ * wording and the key as they were), whose mark it is and why, and what had been accepted besides the key.
+ */
+export const originSchema = z.object({
+  sheet: z.string().max(64),
+  by: z.enum(['rule', 'teacher']),
+  why: z.string().max(2000),
+  accepted: z.array(z.string().max(2000)).max(100).optional(),
+});
+export type MarkOrigin = z.infer<typeof originSchema>;
+
 /** What the teacher says to one go. */
 export const responseSchema = z.object({
   go: z.number().int().min(1),
@@ -98,8 +118,15 @@ export const responseSchema = z.object({
   released: z.record(z.string(), releasedMarkSchema).optional(),
   /** What is said back to places for notes, by item, the oldest first: it goes to the learner at once. */
   notes: z.record(z.string(), z.array(noteSchema).max(MOST_NOTES)).optional(),
-  /** The asset in which the teacher speaks to the learner. */
+  /** The asset in which the teacher speaks to the learner; and on one answer, by item. */
   voice: z.string().max(80).optional(),
+  voices: z.record(z.string(), z.string().max(80)).optional(),
+  /** How another go is asked for. */
+  again: againSchema.optional(),
+  /** By item, what each mark was made by when the teacher decided. */
+  origins: z.record(z.string(), originSchema).optional(),
+  /** Until when the learner is told nothing of it: local date and time, or empty until it is let out by hand. */
+  heldUntil: z.string().max(16).optional(),
 });
 export type Response = z.infer<typeof responseSchema>;
 
@@ -140,19 +167,35 @@ export function saidOf(marking: Marking): {
   marks: Record<string, ReleasedMark>;
   notes: Record<string, Note[]>;
   voice: string;
+  voices: Record<string, string>;
+  only: string[];
+  heldGo: number;
+  outAt: string;
 } {
-  const last = [...marking.responses].reverse().find((r) => r.decision !== null);
+  const decided = [...marking.responses].reverse().filter((r) => r.decision !== null);
+  const held = decided[0]?.heldUntil === undefined ? undefined : decided[0];
+  // What is let out by hand is not there yet; what is let out at a time comes along, and is told then.
+  const last = held?.heldUntil === '' ? decided.find((r) => r.heldUntil === undefined) : decided[0];
+  // Another go that does not say where: the marks, and words on single answers, would say it.
+  const isOpen = last?.decision !== 'another go' || last.again?.where !== false;
   return {
     decisions: { ...decisionsOf(marking) },
     comment: last?.comment ?? '',
-    comments: { ...last?.comments },
+    comments: isOpen ? { ...last?.comments } : {},
     begun: marking.responses.filter(hasBegun).map((r) => r.go),
     go: last?.go ?? 0,
-    marks: { ...last?.released },
+    marks: isOpen ? { ...last?.released } : {},
     notes: notesOf(marking),
     voice: last?.voice ?? '',
+    voices: isOpen ? { ...last?.voices } : {},
+    only: last?.decision === 'another go' ? [...(last.again?.only ?? [])] : [],
+    heldGo: held?.go ?? 0,
+    outAt: held ? held.heldUntil || HELD : '',
   };
 }
+
+/** In place of a time, where it is let out by hand. */
+export const HELD = 'held';
 
 /** What was said back to places for notes in all goes, by item, the oldest first. */
 export function notesOf(marking: Marking): Record<string, Note[]> {
@@ -164,7 +207,9 @@ export function notesOf(marking: Marking): Record<string, Note[]> {
 
 /** Whether a teacher has said or marked anything of a go; notes to and fro are no marking. */
 const hasBegun = (r: Response): boolean =>
-  r.decision !== null || r.comment !== '' || Object.keys(r.marks).length > 0 || Object.keys(r.comments).length > 0;
+  r.decision !== null ||
+  r.comment !== '' ||
+  [r.marks, r.comments, r.voices ?? {}].some((by) => Object.keys(by).length > 0);
 
 /** Whether a submitted go may be taken back by who submitted it: until the teacher has begun to mark it. */
 export function mayTakeBack(copy: Pick<Copy, 'goes'> | undefined, begun: readonly number[]): boolean {

@@ -182,6 +182,21 @@ export const routes: Routes = [
         loadComponent: () => import('./marking/marking').then((m) => m.MarkingGrid),
       },
       {
+        path: 'marking/:id/question',
+        title: 'One question – Lorvet',
+        loadComponent: () => import('./marking/one-question').then((m) => m.OneQuestion),
+      },
+      {
+        path: 'marking/:id/work',
+        title: 'One work – Lorvet',
+        loadComponent: () => import('./marking/one-work').then((m) => m.OneWork),
+      },
+      {
+        path: 'marking/:id/out',
+        title: 'Let out – Lorvet',
+        loadComponent: () => import('./marking/letting-out').then((m) => m.LettingOut),
+      },
+      {
         path: 'keeping',
         title: 'Keeping – Lorvet',
         loadComponent: () => import('./keeping/keeping').then((m) => m.Keeping),

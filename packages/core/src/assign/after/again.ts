@@ -18,17 +18,19 @@ type Planned = Omit<
   | 'isHidden'
   | 'seriesId'
   | 'isTemplate'
+  | 'accepted'
 >;
 
 /** What of a hand-out is its plan. */
 function plannedOf(handOut: HandOut): Planned {
   const { kind, familyId, title, way, note, classIds, groupIds, learnerIds, audienceIds, leftOutIds } = handOut;
   const { lines, rules, teams, companions, unit, objectiveIds, points, category, goes } = handOut;
-  const { opensAt, dueAt, closesAt, answersAt, zone, ownDates, place } = handOut;
+  const { opensAt, dueAt, closesAt, answersAt, marksAt, zone, ownDates, place } = handOut;
   return {
     ...{ kind, familyId, title, way, note, classIds, groupIds, learnerIds, audienceIds, leftOutIds },
     ...{ lines, rules, teams, companions, unit, objectiveIds, points, category, goes },
     ...{ opensAt, dueAt, closesAt, answersAt, zone, ownDates },
+    ...(marksAt === undefined ? {} : { marksAt }),
     // An activity beside it is held fast anew when it is given.
     companions: companions.map((c) => (c.is === 'activity' ? { ...c, frozen: '' } : c)),
     // What learners wrote to each other's places is their work.
@@ -93,6 +95,7 @@ export function again(handOut: HandOut, a: Again, newId: () => Id, days?: School
     dueAt: moved(plan.dueAt),
     closesAt: moved(plan.closesAt),
     answersAt: moved(plan.answersAt),
+    ...(plan.marksAt ? { marksAt: moved(plan.marksAt) } : {}),
     ownDates,
     ...who,
     ...all,

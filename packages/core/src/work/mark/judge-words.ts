@@ -17,7 +17,7 @@ const RANK = { same: 0, close: 1, yours: 2, different: 3 } as const;
 const best = (all: readonly Judged[]): Judged => all.reduce((a, b) => (RANK[b.is] < RANK[a.is] ? b : a), NOT_ACCEPTED);
 
 /** Slips that are forgiven in a word: none up to three letters, one up to seven, two beyond. */
-const forgiven = (word: string): number => (word.length <= 3 ? 0 : word.length <= 7 ? 1 : 2);
+export const forgiven = (word: string): number => (word.length <= 3 ? 0 : word.length <= 7 ? 1 : 2);
 
 /** Slips between two words: letters missing, too many or others, and two neighbours that changed places as one. */
 export function slipsBetween(a: string, b: string): number {

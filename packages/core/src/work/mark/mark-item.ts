@@ -1,11 +1,12 @@
 import { type ItemBlock, itemRules } from '../../activity/blocks';
 import type { Answer, ItemMark } from '../answer';
-import type { ReleasedMark, Response } from '../copy';
+import type { Response } from '../copy';
 import type { Judge } from './judge';
 import { judgeNumber } from './judge-number';
 import { judgeWords } from './judge-words';
 
-const judge: Judge = { words: judgeWords, number: judgeNumber };
+/** The judge of words and numbers. */
+export const judge: Judge = { words: judgeWords, number: judgeNumber };
 
 /** Marks one answer by the item's own rule; what a rule cannot judge is left to the teacher. */
 export function markItem(item: ItemBlock, answer: Answer | undefined): ItemMark {
@@ -28,16 +29,3 @@ export function markThatCounts(
     return { verdict: own.verdict, points: own.points, outOf: item.points, why: 'Marked by you.', byTeacher: true };
   return { ...markItem(item, answer), byTeacher: false };
 }
-
-/** The marks that count, by item, as they go to the learner when the teacher has decided. */
-export const marksToRelease = (
-  items: readonly ItemBlock[],
-  answers: Readonly<Record<string, Answer>>,
-  response: Response | undefined,
-): Record<string, ReleasedMark> =>
-  Object.fromEntries(
-    items.map((item) => {
-      const { verdict, points, outOf } = markThatCounts(item, answers[item.id], response);
-      return [item.id, { verdict, points, outOf }];
-    }),
-  );

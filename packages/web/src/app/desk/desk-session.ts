@@ -12,6 +12,7 @@ import {
   openGo,
   packageOf,
   PLAIN_COMFORT,
+  saidAt,
   type Slipped,
   stateNow,
   statesIn,
@@ -145,7 +146,8 @@ export class DeskSession {
     const copy = this.store.copies()[id];
     const { state } = this.deskWork(handOutId, work);
     if (state === 'not open yet') return undefined;
-    const { decisions } = work.said;
+    const { said } = work;
+    const { decisions } = said;
     const last = copy?.goes.at(-1);
     const earlier = copy?.goes.find((g) => g.n === look && g !== last);
     const open = openGo(copy, decisions, work.goes ?? undefined);
@@ -184,6 +186,7 @@ export class DeskSession {
                 : 'left',
         mayTakeBack: !isClosed && !earlier && state === 'submitted' && mayTakeBack(copy, work.said.begun),
         before: earlier ? {} : (copy?.goes.at(-2)?.answers ?? {}),
+        only: !earlier && typeof open === 'object' && said.only.length && last?.n === said.go + 1 ? said.only : [],
         aside: typeof open === 'object' && !isClosed ? [...(open.aside ?? [])].reverse() : [],
       },
       said: {
@@ -221,8 +224,8 @@ export class DeskSession {
     const lastMarks = isOut && (isAbout || isLast) ? said.marks : {};
     const marks = isAbout ? lastMarks : {};
     return isAbout || isLast
-      ? { comment: said.comment, comments: said.comments, voice: said.voice, marks, lastMarks }
-      : { comment: '', comments: {}, voice: '', marks, lastMarks };
+      ? { comment: said.comment, comments: said.comments, voice: said.voice, voices: said.voices, marks, lastMarks }
+      : { comment: '', comments: {}, voice: '', voices: {}, marks, lastMarks };
   }
 
   /** The answers, once they are out, for who is done. */
@@ -239,12 +242,17 @@ export class DeskSession {
   /** What was given to the learner under a hand-out. */
   slipped(handOutId: string): Slipped | undefined {
     const works = this.slip()?.works ?? {};
-    return Object.hasOwn(works, handOutId) ? works[handOutId] : undefined;
+    const work = Object.hasOwn(works, handOutId) ? works[handOutId] : undefined;
+    if (!work) return undefined;
+    const said = saidAt(work.said, this.clock.minute());
+    return said === work.said ? work : { ...work, said };
   }
 
   private deskWork(id: string, work: Slipped): DeskWork {
     const state = statesIn(this.store.states()[id]).get(work.shares || this.learnerId());
-    return { id, work, state: stateNow(work, state, this.clock.minute()) };
+    // What was decided and is not told yet is still submitted.
+    const isHeld = work.said.outAt !== '' && (state === 'complete' || state === 'another go');
+    return { id, work, state: stateNow(work, isHeld ? 'submitted' : state, this.clock.minute()) };
   }
 }
 

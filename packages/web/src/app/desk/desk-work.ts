@@ -29,6 +29,8 @@ export interface TeacherSaid {
   /** What the teacher said back to places for notes, and the asset of what they spoke; empty for none. */
   readonly notes: Said['notes'];
   readonly voice: string;
+  /** The same on one answer, by item. */
+  readonly voices: Said['voices'];
   /** The answers by question, once they are out and the work is done. */
   readonly keys: Readonly<Record<string, string>>;
 }
@@ -40,6 +42,7 @@ export const NOTHING_SAID: TeacherSaid = {
   lastMarks: {},
   notes: {},
   voice: '',
+  voices: {},
   keys: {},
 };
 
@@ -54,11 +57,13 @@ export interface Tries {
   readonly mayTakeBack: boolean;
   /** What was answered to each item in the go before; empty where this is the first, or an earlier one is looked at. */
   readonly before: Readonly<Record<string, Answer>>;
+  /** Questions that are open in this go; empty for all. */
+  readonly only: readonly string[];
   /** Tries at this go that were put aside, the newest first. */
   readonly aside: readonly { readonly id: string; readonly at: string }[];
 }
 
-export const FIRST_TRY: Tries = { go: 1, goes: [], again: null, mayTakeBack: false, before: {}, aside: [] };
+export const FIRST_TRY: Tries = { go: 1, goes: [], again: null, mayTakeBack: false, before: {}, only: [], aside: [] };
 
 /** One piece of work that is open on the desk. */
 export interface DeskSheetWork {

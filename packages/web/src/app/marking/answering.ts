@@ -1,19 +1,21 @@
 import { inject } from '@angular/core';
 import {
+  type Answer,
   broughtBack,
   asSubmitted,
-  copyIdOf,
-  emptyResponse,
+  asTakenBack,
   MOST_NOTES,
   type Go,
   type HandOut,
+  type Id,
   type ItemBlock,
   type Response,
 } from '@lorvet/core';
-import { marksToRelease } from '@lorvet/core/marking';
+import { marksToRelease, originsOf } from '@lorvet/core/marking';
 import { Clock } from '../platform/clock';
+import { counted } from '../platform/many';
 import type { KeptAsset } from '../platform/storage/kept-asset';
-import { BenchActions, MarkingActions } from '../store/actions';
+import { BenchActions, MarkingActions, type ResponsePatch } from '../store/actions';
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { type Row } from './row';
@@ -21,94 +23,207 @@ import { type Row } from './row';
 /** The marks that a teacher gives. */
 export type Given = 'right' | 'partly' | 'not-yet';
 
-/** What the teacher answers to the work that is chosen: marks, words, and how it goes on. Made where things are injected. */
+/** How another go is asked for: whether it says which answers are not right yet, and whether only those are open. */
+export interface AskAgain {
+  readonly where: boolean;
+  readonly onlyWrong: boolean;
+}
+
+/** What the teacher answers to work: marks, words, and how it goes on. Made where things are injected. */
 export class Answering {
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
   private readonly notice = inject(Notice);
 
+  /** `rows` are all pieces of work of the hand-out. */
   constructor(
     private readonly handOut: () => HandOut | undefined,
-    private readonly row: () => Row | undefined,
+    private readonly rows: () => readonly Row[],
   ) {}
 
-  mark(item: ItemBlock, verdict: Given, points?: number): void {
-    const row = this.row();
-    if (!row) return;
-    const proposed = verdict === 'right' ? item.points : verdict === 'partly' ? item.points / 2 : 0;
-    const given =
-      points !== undefined && Number.isFinite(points) ? Math.max(0, Math.min(item.points, points)) : proposed;
-    const marks = { ...(row.response ?? emptyResponse(1)).marks, [item.id]: { verdict, points: given } };
-    this.respond(this.marked(marks), 'mark');
+  mark(row: Row, item: ItemBlock, verdict: Given, points?: number): void {
+    this.markAll([row], item.id, verdict, points);
   }
 
-  setPoints(item: ItemBlock, points: number): void {
+  /** The same mark to one question of several: what it is worth follows from each one's own question. */
+  markAll(rows: readonly Row[], itemId: Id, verdict: Given, points?: number): void {
+    const said = rows.flatMap((row) => {
+      const { item } = row.cellOf(itemId);
+      if (!item) return [];
+      const proposed = verdict === 'right' ? item.points : verdict === 'partly' ? item.points / 2 : 0;
+      const given =
+        points !== undefined && Number.isFinite(points) ? Math.max(0, Math.min(item.points, points)) : proposed;
+      return [this.marked(row, { ...row.response?.marks, [itemId]: { verdict, points: given } })];
+    });
+    this.respondAll(said, said.length === 1 ? 'mark' : counted(said.length, 'mark {n} answer', 'mark {n} answers'));
+  }
+
+  setPoints(row: Row, item: ItemBlock, points: number): void {
     // Points out of none say nothing of the answer.
     if (item.points === 0) return;
     const p = Math.max(0, Math.min(item.points, Number.isFinite(points) ? points : 0));
-    this.mark(item, p >= item.points ? 'right' : p > 0 ? 'partly' : 'not-yet', p);
+    this.mark(row, item, p >= item.points ? 'right' : p > 0 ? 'partly' : 'not-yet', p);
   }
 
-  unmark(item: ItemBlock): void {
-    const { [item.id]: _, ...marks } = this.row()?.response?.marks ?? {};
-    this.respond(this.marked(marks), 'take a mark back');
+  unmark(rows: readonly Row[], itemId: Id): void {
+    const said = rows.flatMap((row) => {
+      const { [itemId]: own, ...marks } = row.response?.marks ?? {};
+      return own ? [this.marked(row, marks)] : [];
+    });
+    this.respondAll(said, 'take a mark back');
   }
 
-  commentOn(item: ItemBlock, text: string): void {
-    const { [item.id]: _, ...rest } = this.row()?.response?.comments ?? {};
-    this.respond({ comments: text.trim() ? { ...rest, [item.id]: text.trim() } : rest }, 'comment');
+  commentOn(row: Row, item: ItemBlock, text: string): void {
+    const { [item.id]: _, ...rest } = row.response?.comments ?? {};
+    this.respond(row, { comments: text.trim() ? { ...rest, [item.id]: text.trim() } : rest }, 'comment');
   }
 
   /** Says something back to a place for notes: the learner sees it at once. */
-  noteTo(item: ItemBlock, text: string): void {
-    const before = this.row()?.response?.notes ?? {};
+  noteTo(row: Row, item: ItemBlock, text: string): void {
+    const before = row.response?.notes ?? {};
     const list = before[item.id] ?? [];
     if (!text.trim() || list.length >= MOST_NOTES) return;
     const note = { text: text.trim(), at: this.clock.iso() };
-    this.respond({ notes: { ...before, [item.id]: [...list, note] } }, 'note to a learner');
+    this.respond(row, { notes: { ...before, [item.id]: [...list, note] } }, 'note to a learner');
   }
 
-  /** Words that are spoken: they go to the learner as those that are written do. */
-  speak(asset: KeptAsset): void {
+  /** Words that are spoken, to the whole of the work or to one answer: they go to the learner as those that are written do. */
+  speak(row: Row, asset: KeptAsset, item?: ItemBlock): void {
     this.work.dispatch(BenchActions.pictureAdded({ asset }));
-    this.respond({ voice: asset.id }, 'spoken words');
+    const voices = { ...row.response?.voices, ...(item ? { [item.id]: asset.id } : {}) };
+    this.respond(row, item ? { voices } : { voice: asset.id }, 'spoken words');
   }
 
-  unspeak(): void {
-    this.respond({ voice: '' }, 'take spoken words away');
+  unspeak(row: Row, item?: ItemBlock): void {
+    if (!item) return this.respond(row, { voice: '' }, 'take spoken words away');
+    const { [item.id]: _, ...voices } = row.response?.voices ?? {};
+    this.respond(row, { voices }, 'take spoken words away');
   }
 
-  comment(text: string): void {
-    this.respond({ comment: text.trim() }, 'comment');
+  comment(row: Row, text: string): void {
+    this.respond(row, { comment: text.trim() }, 'comment');
   }
 
-  /** @returns whether there was work to decide about. */
-  decide(decision: 'another go' | 'complete'): boolean {
-    const row = this.row();
-    if (!row?.go) return false;
-    this.respond(
-      { decision, decidedAt: this.clock.iso(), released: this.released(row.response?.marks ?? {}) },
-      decision === 'complete' ? 'complete' : 'ask for another go',
+  /** Decides on what is submitted of these; how many that were. */
+  decide(rows: readonly Row[], decision: 'another go' | 'complete', ask?: AskAgain): number {
+    const there = rows.filter((r) => r.go?.submittedAt);
+    const heldUntil = this.heldUntil();
+    const said = there.map((row): ResponsePatch => {
+      const wrong = row.marks.flatMap(({ item, mark }) => (mark.verdict === 'right' ? [] : [item.id]));
+      const again = ask && { where: ask.where, ...(ask.where && ask.onlyWrong && wrong.length ? { only: wrong } : {}) };
+      const patch = { decision, decidedAt: this.clock.iso(), again, ...this.told(row), heldUntil };
+      return this.patch(row, patch);
+    });
+    this.respondAll(said, decision === 'complete' ? 'complete' : 'ask for another go');
+    const [first] = there;
+    if (first) {
+      const who = there.length === 1 ? first.name : counted(there.length, '{n} piece of work', '{n} pieces of work');
+      this.notice.done(
+        decision === 'complete' ? `${who}: complete` : `Another go asked for: ${who}`,
+        decision === 'another go' ? 'The go before is kept.' : '',
+      );
+    }
+    return there.length;
+  }
+
+  undecide(rows: readonly Row[]): void {
+    const patch = {
+      decision: null,
+      decidedAt: null,
+      released: undefined,
+      origins: undefined,
+      again: undefined,
+      heldUntil: undefined,
+    };
+    this.respondAll(
+      rows.flatMap((r) => (r.response?.decision ? [this.patch(r, patch)] : [])),
+      'take a decision back',
     );
-    this.notice.done(
-      decision === 'complete' ? `${row.name}: complete` : `${row.name} is asked for another go`,
-      decision === 'another go' ? 'The first go is kept.' : '',
+  }
+
+  /** When marks and words go out from now on, and those that are decided but not out: with the decision (null), by hand (empty), or at a time. */
+  setRelease(marksAt: string | null): void {
+    const h = this.handOut();
+    if (!h) return;
+    const held = this.rows().flatMap((r) => (r.response?.heldUntil === undefined ? [] : [r]));
+    const until = marksAt === null ? undefined : marksAt;
+    this.work.dispatch(
+      MarkingActions.markingSet({
+        handOutId: h.id,
+        patch: { marksAt },
+        responses: held.map((r) => this.patch(r, { heldUntil: until })),
+        label: 'when marks go out',
+      }),
     );
-    return true;
   }
 
-  undecide(): void {
-    this.respond({ decision: null, decidedAt: null, released: undefined }, 'take a decision back');
+  /** Lets what is decided of these out, or holds it back. */
+  release(rows: readonly Row[], isOut: boolean): void {
+    const heldUntil = isOut ? undefined : this.handOut()?.marksAt || '';
+    this.respondAll(
+      rows.flatMap((r) => (r.response?.decision ? [this.patch(r, { heldUntil })] : [])),
+      isOut ? 'let marks out' : 'hold marks back',
+    );
   }
 
-  /** Submits what a learner wrote, for them: it says so. */
-  submitFor(): void {
-    this.change((go) => asSubmitted(go, this.pen(), true), 'submit for a learner');
+  /**
+   * Accepts an answer besides the key: for all who have the question, whichever version they have. Who was told their
+   * marks already is told these.
+   */
+  accept(item: ItemBlock, answer: Answer): void {
+    const one = { id: this.clock.newId(), itemId: item.id, answer, at: this.clock.iso() };
+    const accepted = [...(this.handOut()?.accepted ?? []), one];
+    this.setAccepted(item.id, accepted, 'accept an answer');
+  }
+
+  unaccept(itemId: Id, id: Id): void {
+    const left = (this.handOut()?.accepted ?? []).filter((a) => a.id !== id);
+    this.setAccepted(itemId, left, 'accept an answer no more');
+  }
+
+  /** Submits what learners wrote, for them: it says so. */
+  submitFor(rows: readonly Row[]): void {
+    const open = rows.filter((r) => r.go && !r.go.submittedAt);
+    this.change(open, (go) => asSubmitted(go, this.pen(), true), 'submit for a learner');
+  }
+
+  /** Opens what was submitted and is not decided on, so that the learner goes on with it. */
+  reopen(rows: readonly Row[]): void {
+    const closed = rows.filter((r) => r.go?.submittedAt && !r.response?.decision);
+    // Submitted once more, it is by the learner.
+    const open = (go: Go): Go => {
+      const { submittedFor: _, ...rest } = asTakenBack(go, this.pen());
+      return rest;
+    };
+    this.change(closed, open, 'open it again for a learner');
   }
 
   /** Puts a try that was set aside back in its place; what stands there is set aside. */
-  giveBack(asideId: string): void {
-    this.change((go) => broughtBack(go, asideId, this.pen()), 'bring a try back');
+  giveBack(row: Row, asideId: string): void {
+    this.change([row], (go) => broughtBack(go, asideId, this.pen()), 'bring a try back');
+  }
+
+  private setAccepted(itemId: Id, accepted: NonNullable<HandOut['accepted']>, label: string): void {
+    const h = this.handOut();
+    if (!h) return;
+    const responses = this.rows().flatMap((row) => {
+      const { item } = row.cellOf(itemId);
+      if (!item || !row.response?.decision) return [];
+      // As it is marked from now on, whatever it was marked by until now.
+      const marks = row.marksBy(accepted).filter((m) => m.item.id === itemId);
+      return [
+        this.patch(row, {
+          released: { ...row.response.released, ...marksToRelease(marks) },
+          origins: { ...row.response.origins, ...originsOf(row.frozen.id, marks, accepted) },
+        }),
+      ];
+    });
+    this.work.dispatch(MarkingActions.markingSet({ handOutId: h.id, patch: { accepted }, responses, label }));
+  }
+
+  private heldUntil(): string | undefined {
+    const at = this.handOut()?.marksAt ?? undefined;
+    return at && at <= this.clock.local() ? undefined : at;
   }
 
   private pen() {
@@ -116,30 +231,41 @@ export class Answering {
   }
 
   /** Marks; where the learner was told theirs already, they are told these. */
-  private marked(marks: Response['marks']): Partial<Response> {
-    return this.row()?.response?.decision ? { marks, released: this.released(marks) } : { marks };
+  private marked(row: Row, marks: Response['marks']): ResponsePatch {
+    return this.patch(row, row.response?.decision ? { marks, ...this.told(row, marks) } : { marks });
   }
 
-  private released(marks: Response['marks']): Response['released'] {
-    const row = this.row();
-    const items = row?.cells.flatMap((c) => c.item ?? []) ?? [];
-    return marksToRelease(items, row?.go?.answers ?? {}, { ...(row?.response ?? emptyResponse(1)), marks });
+  /** What goes to the learner, and what it was made by. */
+  private told(row: Row, own?: Response['marks']): Pick<Response, 'released' | 'origins'> {
+    const marks = own ? row.marksWith(own) : row.marks;
+    return {
+      released: marksToRelease(marks),
+      origins: originsOf(row.frozen.id, marks, this.handOut()?.accepted ?? []),
+    };
   }
 
-  private change(how: (go: Go) => Go, label: string): void {
-    const row = this.row();
-    const go = row?.copy?.goes.at(-1);
-    if (!row?.copy || !go || go.submittedAt) return;
-    const goes = row.copy.goes.map((g) => (g === go ? how(g) : g));
-    this.work.dispatch(MarkingActions.workChanged({ copy: { ...row.copy, goes }, label }));
+  private change(rows: readonly Row[], how: (go: Go) => Go, label: string): void {
+    const copies = rows.flatMap(({ copy, go }) =>
+      copy && go ? [{ ...copy, goes: copy.goes.map((g) => (g === go ? how(g) : g)) }] : [],
+    );
+    if (copies.length) this.work.dispatch(MarkingActions.workChanged({ copies, label }));
   }
 
-  private respond(patch: Partial<Response>, label: string): void {
-    const row = this.row();
-    const h = this.handOut();
-    if (!row || !h) return;
+  private patch(row: Row, patch: Partial<Response>): ResponsePatch {
+    return { copyId: row.copyId, go: row.go?.n ?? 1, patch };
+  }
+
+  private respond(row: Row, patch: Partial<Response>, label: string): void {
+    this.respondAll([this.patch(row, patch)], label);
+  }
+
+  private respondAll(responses: readonly ResponsePatch[], label: string): void {
+    const [first, ...others] = responses;
+    if (!first) return;
     this.work.dispatch(
-      MarkingActions.responseChanged({ copyId: copyIdOf(h.id, row.learnerId), go: row.go?.n ?? 1, patch, label }),
+      others.length
+        ? MarkingActions.responsesChanged({ responses, label })
+        : MarkingActions.responseChanged({ ...first, label }),
     );
   }
 }

@@ -2,70 +2,86 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   effect,
   ElementRef,
   inject,
   input,
   signal,
   untracked,
+  viewChild,
 } from '@angular/core';
-import { RouterLink } from '@angular/router';
-import { type ItemBlock, itemsOf, learnerSheet, type Verdict } from '@lorvet/core';
+import { Router, RouterLink } from '@angular/router';
+import { LucideDynamicIcon } from '@lucide/angular';
+import type { CopyState, Id, Verdict } from '@lorvet/core';
+import type { MenuItem } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
+import { Menu } from 'primeng/menu';
 import { Splitter } from 'primeng/splitter';
-import { Textarea } from 'primeng/textarea';
-import { NumberField } from '../ui/controls/number';
-import { growing } from '../ui/growing';
-import { Near } from '../ui/near';
-import { Formula } from '../ui/blocks/formula';
-import { LaidPage } from '../ui/blocks/laid-page';
-import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { Clock } from '../platform/clock';
+import { counted, many } from '../platform/many';
+import { WorkspaceStore } from '../store/workspace';
+import { SELECT } from '../ui/controls/select';
+import { Empty } from '../ui/empty';
+import { IconButton } from '../ui/icon-button';
+import { inTurns } from '../ui/in-turns';
 import { onceDrawn } from '../ui/once-drawn';
 import { FootBar, Panes } from '../ui/panes';
+import { Seen } from '../ui/seen';
 import { SwatchMark } from '../ui/swatch';
-import { Answering, type Given } from './answering';
-import { NotesBack } from './notes-back';
-import { type Row } from './row';
-import { SpokenWords } from './spoken-words';
-import { WayBack } from './way-back';
-import { WorkTable } from './work-table';
 import { whenIn } from '../ui/when';
-import { Empty } from '../ui/empty';
-import { many } from '../platform/many';
+import type { AskAgain, Given } from './answering';
+import { GridView, type SortBy } from './grid-view';
+import { MarkingHead } from './head';
+import { MarkingHere } from './here';
+import { looked, lookedAt } from './looked';
+import { OneAnswer } from './one-answer';
+import { type Row } from './row';
+import { sentence, SIGNS } from './signs';
+import { type Deciding, WholeWords } from './whole-words';
 
-const SIGNS: Record<Verdict | 'absent', { readonly sign: string; readonly says: string }> = {
-  right: { sign: '✓', says: 'right' },
-  partly: { sign: '◐', says: 'partly' },
-  'not-yet': { sign: '✕', says: 'not yet' },
-  yours: { sign: '●', says: 'yours to mark' },
-  empty: { sign: '·', says: 'nothing given' },
-  absent: { sign: '–', says: 'not in this version' },
-};
+/** From here on only rows near those in sight are drawn, so many at once; each is as high as the others then. */
+const MANY = 40;
+const AT_ONCE = 6;
+const ROW_PX = 35;
+const SORTS = [
+  ['given', 'the plan'],
+  ['name', 'name'],
+  ['version', 'version'],
+  ['total', 'points, lowest first'],
+  ['state', 'state'],
+  ['submitted', 'longest waiting'],
+] as const satisfies readonly (readonly [SortBy, string])[];
+const ITEM = 'item ';
+const GIVEN: readonly Given[] = ['right', 'partly', 'not-yet'];
 
-/** Rows that are drawn at once. */
-const ROWS = 6;
+interface Chunk {
+  readonly key: string;
+  readonly from: number;
+  readonly rows: readonly Row[];
+}
 
 /** Learners down, the master's items across: one column is one question, whoever had which wording. */
 @Component({
   selector: 'lv-marking',
   imports: [
-    Empty,
     ButtonDirective,
+    Empty,
     FootBar,
-    Formula,
-    LaidPage,
-    LearnerBlockView,
-    Near,
-    NotesBack,
-    NumberField,
+    IconButton,
+    LucideDynamicIcon,
+    MarkingHead,
+    Menu,
+    OneAnswer,
     Panes,
     RouterLink,
+    Seen,
     Splitter,
-    SpokenWords,
     SwatchMark,
-    Textarea,
-    WayBack,
+    WholeWords,
+    ...SELECT,
   ],
+  providers: [MarkingHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './marking.html',
   styleUrl: './marking.css',
@@ -76,106 +92,297 @@ export class MarkingGrid {
   readonly learner = input<string>();
   private readonly onceDrawn = onceDrawn();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly here = inject(MarkingHere);
+  private readonly work = inject(WorkspaceStore);
+  private readonly router = inject(Router);
+  protected readonly table = this.here.table;
   protected readonly signs = SIGNS;
-  protected readonly given: readonly Given[] = ['right', 'partly', 'not-yet'];
   protected readonly whenIn = whenIn;
   protected readonly many = many;
-  /** How many answers a try holds. */
-  protected readonly answered = (answers: Readonly<Record<string, unknown>>): number => Object.keys(answers).length;
+  protected readonly counted = counted;
   protected readonly legend = Object.values(SIGNS);
-  protected readonly chosen = signal<{ row: number; column: number }>({ row: 0, column: 0 });
-  protected readonly whole = signal(false);
+  protected readonly ROW_PX = ROW_PX;
+  protected readonly asking = [
+    { label: 'Another go', ask: { where: true, onlyWrong: false } },
+    { label: 'Another go, without saying where', ask: { where: false, onlyWrong: false } },
+  ];
   protected readonly names = ['Width of the answers'];
   /** Which sheet is open on a narrow screen. */
   protected readonly opened = signal<string | null>(null);
   protected readonly sheets = computed(() => {
     const r = this.row();
-    return r ? [{ id: 'beside-work', name: `${r.name}, ${this.table.called(r, this.chosen().column)}` }] : [];
+    return r ? [{ id: 'beside-work', name: `${r.name}, ${this.table.called(r, this.columnAt())}` }] : [];
   });
 
-  protected readonly table = new WorkTable(() => this.id());
-  protected readonly rows = this.table.rows;
-  /** The rows that are on the page: many of them come in steps. */
-  protected readonly drawn = growing(() => this.id(), ROWS, 4 * ROWS);
-  protected readonly shown = computed(() => this.rows().slice(0, this.drawn.budget()));
+  private readonly members = computed(() => {
+    const { classes, groups } = this.work.people();
+    return new Map([...classes, ...groups].map((p) => [p.id, new Set(p.learnerIds)] as const));
+  });
+  protected readonly view = new GridView(this.table, () => this.members());
+  protected readonly rows = this.view.rows;
+  protected readonly filters = signal(false);
+  /** The rows in pieces that are drawn or not. */
+  protected readonly chunks = computed((): Chunk[] => {
+    const rows = this.rows();
+    const size = AT_ONCE;
+    return Array.from({ length: Math.ceil(rows.length / size) }, (_, i) => ({
+      key: `${i}`,
+      from: i * size,
+      rows: rows.slice(i * size, (i + 1) * size),
+    }));
+  });
+  private readonly seen = signal<ReadonlySet<string>>(new Set());
+  /** Pieces that came on the page one a frame, at the opening. */
+  private readonly early = signal(1);
 
-  protected readonly row = computed(() => this.rows()[this.chosen().row]);
-  protected readonly notes = computed(() => this.row()?.response?.notes ?? {});
-  protected readonly cell = computed(() => {
-    const row = this.row();
-    const cell = row?.cell(this.chosen().column);
-    if (!row || !cell?.item) return null;
-    return this.table.told(row, cell.item);
+  private readonly at0 = signal<{ learner: Id; item: Id }>({ learner: '', item: '' });
+  /** What is chosen; while nothing is, the first. */
+  protected readonly chosen = computed(() => {
+    const { learner, item } = this.at0();
+    return {
+      learner: this.table.rows().some((r) => r.learnerId === learner) ? learner : (this.rows()[0]?.learnerId ?? ''),
+      item: this.at().has(item) ? item : (this.table.columns()[0]?.id ?? ''),
+    };
   });
-  /** The whole work as its pages, as the learner has them. */
-  protected readonly sheet = computed(() => {
-    const row = this.row();
-    return row && this.whole() ? learnerSheet(row.frozen).pages : [];
-  });
-  protected readonly details = computed(() => {
-    const row = this.row();
-    const items = row && this.whole() ? itemsOf(row.frozen.content) : [];
-    return new Map(items.map((i) => [i.id, this.table.told(row as Row, i)]));
-  });
-  protected readonly lineage = computed(() => {
-    const [row, cell] = [this.row(), this.cell()];
-    return row && cell ? this.table.lineage(row, cell.item.id) : null;
-  });
-  protected readonly across = computed(() => this.table.across(this.chosen().column));
-  protected readonly answering = new Answering(this.table.handOut, this.row);
+  protected readonly at = computed(() => new Map(this.table.columns().map((c, i) => [c.id, i])));
+  protected readonly columnAt = computed(() => this.at().get(this.chosen().item) ?? 0);
+  protected readonly columnNow = computed(() => this.table.columns()[this.columnAt()]);
+  protected readonly row = computed(() => this.table.rows().find((r) => r.learnerId === this.chosen().learner));
+
+  /** Who is chosen for something that is done to several. */
+  protected readonly none: ReadonlySet<Id> = new Set();
+  protected readonly picked = signal(this.none);
+  private lastPicked = -1;
+  private readonly pickedRows = () => this.table.rows().filter((r) => this.picked().has(r.learnerId));
+
+  /** Submitted work in which nothing is left for the teacher to judge. */
+  protected readonly settled = inTurns(() => this.findSettled(this.table.rows()));
+
+  private readonly since = signal('');
 
   constructor() {
+    effect(() => this.here.id.set(this.id()));
     // Once, when the rows are there: what is chosen afterwards stays.
     const wanted = effect(() => {
-      const rows = this.rows();
+      const rows = this.table.rows();
       if (!rows.length) return;
       const at = rows.findIndex((r) => r.learnerId === this.learner());
       untracked(() => {
-        if (at >= 0) {
-          this.choose(at, this.table.firstToMark(at));
+        const r = rows[at];
+        if (r) {
+          this.choose(r.learnerId, this.table.columns()[this.table.firstToMark(at)]?.id ?? '');
           this.opened.set('beside-work');
         }
         wanted.destroy();
       });
     });
+    const clock = inject(Clock);
+    let id = '';
+    effect(() => {
+      if (this.id() === id) return;
+      id = this.id();
+      this.since.set(lookedAt(id));
+    });
+    inject(DestroyRef).onDestroy(() => id && looked(id, clock.iso()));
+    effect((onCleanup) => {
+      this.id();
+      untracked(() => this.early.set(1));
+      let frame = 0;
+      const more = () => {
+        this.early.update((n) => n + 1);
+        if (untracked(this.early) * AT_ONCE < MANY) frame = requestAnimationFrame(more);
+      };
+      frame = requestAnimationFrame(more);
+      onCleanup(() => cancelAnimationFrame(frame));
+    });
   }
 
-  /** Whose work a row is: a learner's, or that of those who do it together. */
-  protected readonly noun = computed(() => (this.rows()[0]?.members ? 'group' : 'learner'));
-  protected readonly sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-
-  /** Whether formulas are wanted in the answer. */
-  protected readonly withFormulas = (item: ItemBlock): boolean => 'signs' in item && item.signs === true;
-
-  /** Who of those who do it together wrote an answer. */
-  protected writer(itemId: string): string {
-    const by = this.row()?.go?.by?.[itemId];
-    return by ? this.table.nameOf(by) : '';
+  protected readonly sentence = sentence;
+  /** Whether it was submitted since the work was last looked at here. */
+  protected isNew(r: Row): boolean {
+    const since = this.since();
+    return since !== '' && (r.go?.submittedAt ?? '') > since;
   }
 
-  protected choose(row: number, column: number, focus = false): void {
-    const r = Math.max(0, Math.min(this.rows().length - 1, row));
-    const c = Math.max(0, Math.min(this.table.columns().length - 1, column));
-    this.chosen.set({ row: r, column: c });
-    this.drawn.reach(r + 1);
-    if (focus)
-      this.onceDrawn(() => this.host.nativeElement.querySelector<HTMLElement>(`[data-cell="${r}-${c}"]`)?.focus());
+  protected foldSays(r: Row, ids: readonly string[]): string {
+    const cells = ids.map((id) => r.cellOf(id)).filter((c) => c.item);
+    return cells.length ? `${cells.filter((c) => c.verdict === 'right').length}/${cells.length}` : SIGNS.absent.sign;
+  }
+
+  protected isDrawn(k: Chunk): boolean {
+    const isNear = k.rows.some((r) => r.learnerId === this.chosen().learner);
+    return isNear || this.seen().has(k.key) || (this.rows().length <= MANY && k.from < this.early() * AT_ONCE);
+  }
+
+  protected see(key: string, isIn: boolean): void {
+    if (this.seen().has(key) === isIn) return;
+    this.seen.update((all) => {
+      const now = new Set(all);
+      if (isIn) now.add(key);
+      else now.delete(key);
+      return now;
+    });
+  }
+
+  protected readonly sorts = computed(() => {
+    const all = SORTS.map(([key, name]) => ({ key: key as string, name: name as string }));
+    const by = this.view.sort();
+    if (typeof by === 'object') {
+      const c = this.table.columns()[this.at().get(by.item) ?? 0];
+      all.push({ key: ITEM + by.item, name: `question ${c?.name ?? ''}` });
+    }
+    return all;
+  });
+  protected readonly sortName = computed(() => {
+    const by = this.view.sort();
+    return typeof by === 'object' ? ITEM + by.item : by;
+  });
+  protected sortBy(key: string): void {
+    this.view.sort.set(key.startsWith(ITEM) ? { item: key.slice(ITEM.length) } : (key as SortBy));
+  }
+
+  /** What can be shown only: each a list with what is there to choose. */
+  protected readonly choices = computed(() => {
+    const rows = this.table.rows();
+    const versions = new Map(rows.map((r) => [r.frozen.versionId ?? '-', r.frozen.versionName]));
+    const objectives = new Map(this.table.columns().map((c) => [c.objective.id, c.objective.name]));
+    const ids = new Set(rows.flatMap((r) => r.memberIds));
+    const { classes, groups } = this.work.people();
+    const parts = [...classes, ...groups].filter((p) => p.learnerIds.some((l) => ids.has(l)));
+    const states = [...new Set(rows.map((r) => r.state))];
+    const as = (all: Iterable<readonly [string, string]>) => [...all].map(([id, name]) => ({ id, name }));
+    return [
+      {
+        label: 'State',
+        all: 'all',
+        value: this.view.state as { (): string; set(v: string): void },
+        options: states.map((s: CopyState) => ({ id: s as string, name: s as string })),
+      },
+      { label: 'Version', all: 'all', value: this.view.version, options: as(versions) },
+      {
+        label: 'Class or group',
+        all: 'everybody',
+        value: this.view.group,
+        options: parts.map((p) => ({ id: p.id, name: p.name })),
+      },
+      { label: 'Objective', all: 'all', value: this.view.objective, options: as(objectives) },
+    ];
+  });
+
+  private readonly columnMenu = viewChild<Menu>('columnMenu');
+  protected readonly columnDoings = signal<MenuItem[]>([]);
+  /** What can be done with one question. */
+  protected openColumn(event: Event, item: Id): void {
+    const only = (verdict: Verdict): MenuItem => ({
+      label: `Show only: ${SIGNS[verdict].says}`,
+      command: () => this.view.mark.set({ item, verdict }),
+    });
+    this.columnDoings.set([
+      {
+        label: 'Look at all answers to it',
+        command: () => void this.router.navigate(['/marking', this.id(), 'question'], { queryParams: { item } }),
+      },
+      { label: 'Sort by it, yours to mark first', command: () => this.view.sort.set({ item }) },
+      only('yours'),
+      only('not-yet'),
+    ]);
+    this.columnMenu()?.toggle(event);
+  }
+
+  /** Chooses a learner for something that is done to several; with Shift, all from the last one on. */
+  protected pick(at: number, event: MouseEvent): void {
+    const id = this.rows()[at]?.learnerId;
+    if (id === undefined) return;
+    const now = new Set(this.picked());
+    const on = !now.has(id);
+    const from = event.shiftKey && this.lastPicked >= 0 ? this.lastPicked : at;
+    for (const r of this.rows().slice(Math.min(from, at), Math.max(from, at) + 1))
+      if (on) now.add(r.learnerId);
+      else now.delete(r.learnerId);
+    this.lastPicked = at;
+    this.picked.set(now);
+  }
+
+  protected readonly doings: MenuItem[] = [
+    {
+      label: 'Another go, only what is not right is open',
+      command: () => this.decideAll('another go', { where: true, onlyWrong: true }),
+    },
+    { label: 'Submit for them', command: () => this.here.answering.submitFor(this.taken()) },
+    { label: 'Open it again for them', command: () => this.here.answering.reopen(this.taken()) },
+    { label: 'Take decisions back', command: () => this.here.answering.undecide(this.taken()) },
+  ];
+
+  protected decideAll(decision: Deciding['decision'], ask?: AskAgain): void {
+    this.here.answering.decide(this.taken(), decision, ask);
+  }
+
+  protected completeSettled(): void {
+    const ids = new Set(this.settled() ?? []);
+    this.here.answering.decide(
+      this.table.rows().filter((r) => ids.has(r.learnerId)),
+      'complete',
+    );
+  }
+
+  protected choose(learner: Id, item: Id, focus = false): void {
+    this.at0.set({ learner, item });
+    if (!focus) return;
+    this.onceDrawn(() => {
+      const cell = this.host.nativeElement.querySelector<HTMLElement>('button.chosen');
+      cell?.focus({ preventScroll: true });
+      cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    });
   }
 
   protected keyed(event: KeyboardEvent): void {
-    const { row, column } = this.chosen();
+    const at = event.target;
+    if (!(at instanceof HTMLElement) || event.altKey || event.ctrlKey || event.metaKey) return;
+    const rows = this.rows();
+    const items = this.view.columns().flatMap((c) => (c.is === 'item' ? c.column.id : []));
+    const r = rows.findIndex((x) => x.learnerId === this.chosen().learner);
+    const c = items.indexOf(this.chosen().item);
+    const go = (row: number, column: number) => {
+      const to = rows[Math.max(0, Math.min(rows.length - 1, row))];
+      const item = items[Math.max(0, Math.min(items.length - 1, column))];
+      if (to && item !== undefined) this.choose(to.learnerId, item, true);
+    };
+    const mark = at.matches('[data-cell]') ? GIVEN[Number(event.key) - 1] : undefined;
+    const row = this.row();
+    if (mark && row) {
+      const { item } = row.cellOf(this.chosen().item);
+      if (item) this.here.answering.mark(row, item, mark);
+      event.preventDefault();
+      return;
+    }
     const move = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key];
-    if (move) this.choose(row + (move[0] ?? 0), column + (move[1] ?? 0), true);
-    else if (event.key === 'Home') this.choose(row, 0, true);
-    else if (event.key === 'End') this.choose(row, this.table.columns().length - 1, true);
+    if (move) go(r + (move[0] ?? 0), c + (move[1] ?? 0));
+    else if (event.key === 'Home') go(r, 0);
+    else if (event.key === 'End') go(r, items.length - 1);
     else return;
     event.preventDefault();
   }
 
   /** Complete leads on to the next work that waits. */
-  protected decide(decision: 'another go' | 'complete'): void {
-    if (!this.answering.decide(decision) || decision !== 'complete') return;
-    const next = this.rows().findIndex((r) => r.state === 'submitted');
-    if (next >= 0) this.choose(next, this.chosen().column);
+  protected decide({ decision, ask }: Deciding): void {
+    const row = this.row();
+    if (!row || !this.here.answering.decide([row], decision, ask) || decision !== 'complete') return;
+    const next = this.rows().find((r) => r.state === 'submitted');
+    if (next) this.choose(next.learnerId, this.chosen().item);
+  }
+
+  private taken(): readonly Row[] {
+    const rows = this.pickedRows();
+    this.picked.set(this.none);
+    return rows;
+  }
+
+  private *findSettled(rows: readonly Row[]): Generator<undefined, readonly Id[]> {
+    const out: Id[] = [];
+    for (const r of rows) {
+      if (r.state === 'submitted' && r.total.open === 0) out.push(r.learnerId);
+      yield;
+    }
+    return out;
   }
 }

@@ -11,14 +11,14 @@ import { Take } from '../ui/blocks/take';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (assetId(); as id) {
-      <lv-media [assetId]="id" what="sound" [label]="'Your words to ' + name()" />
+      <lv-media [assetId]="id" what="sound" [label]="'Your words to ' + name() + (about() ? ' on ' + about() : '')" />
       <button pButton severity="secondary" text type="button" (click)="removed.emit()">Take the recording away</button>
     } @else if (isOpen()) {
       <lv-take what="voice" (taken)="isOpen.set(false); kept.emit($event)" />
       <button pButton severity="secondary" text type="button" (click)="isOpen.set(false)">Not now</button>
     } @else {
       <button pButton severity="secondary" text type="button" (click)="isOpen.set(true)">
-        Say it to {{ name() }} instead
+        {{ about() ? 'Say it on ' + about() : 'Say it to ' + name() + ' instead' }}
       </button>
     }
   `,
@@ -32,6 +32,8 @@ import { Take } from '../ui/blocks/take';
 })
 export class SpokenWords {
   readonly name = input.required<string>();
+  /** What the words are about; empty for the whole work. */
+  readonly about = input('');
   readonly assetId = input.required<string>();
   readonly kept = output<KeptAsset>();
   readonly removed = output();

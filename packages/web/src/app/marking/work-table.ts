@@ -1,5 +1,6 @@
 import { computed, inject } from '@angular/core';
 import {
+  type Accepted,
   alignedItems,
   type Answer,
   contentAddress,
@@ -7,7 +8,10 @@ import {
   copyState,
   derive,
   forLearner,
+  type Frozen,
+  frozenFor,
   frozenIdsOf,
+  type Go,
   type ItemBlock,
   itemRules,
   itemsOf,
@@ -15,24 +19,20 @@ import {
   type Lineage,
   lineageOf,
   questionNumbers,
+  type Response,
   sharedName,
   snippet,
   whereUsed,
   worksOf,
 } from '@lorvet/core';
-import { liftedBefore, markThatCounts } from '@lorvet/core/marking';
+import { liftedBefore, markedOne } from '@lorvet/core/marking';
 import { Clock } from '../platform/clock';
 import { Parts } from '../store/parts';
 import { whenIn } from '../ui/when';
 import { wantWork } from '../store/wants';
+import { tellingWords } from './telling-words';
 import { WorkspaceStore } from '../store/workspace';
 import { type Row, Rows } from './row';
-
-/** One word of a question to know its column by: its longest of up to nine letters. */
-function tellingWord(words: string): string {
-  const all = (words.toLowerCase().match(/\p{L}+/gu) ?? []).filter((w) => w.length <= 9);
-  return all.reduce((best, w) => (w.length > best.length ? w : best), '');
-}
 
 /** What is said of a flap that was lifted: the answer as it was then, where it is another now. */
 function liftedSaid(lifted: ReturnType<typeof liftedBefore>, words: (a: Answer) => string): string {
@@ -43,6 +43,7 @@ function liftedSaid(lifted: ReturnType<typeof liftedBefore>, words: (a: Answer) 
   return `${when}, and the answer was changed after. Then it was: ${lifted.was ? words(lifted.was) : ''}`;
 }
 
+const NONE: readonly Accepted[] = [];
 const SEEN: ReadonlySet<string> = new Set([
   'drawing',
   'picture-writing',
@@ -91,14 +92,34 @@ export class WorkTable {
             ),
           ).values(),
         ];
-    const numbers = family ? questionNumbers(derive(family, null).content.pages) : null;
-    return items.map((i, at) => ({
-      ...i,
-      // Of what the master no longer has, only the sheets know a number.
-      name: i.added ? '+' : `${numbers ? (numbers.get(i.id) ?? '–') : at + 1}`,
-      short: snippet(i.words.replace(/\[\w+\],?\s*/g, ''), 200),
-      word: tellingWord(i.words),
-    }));
+    const content = family ? derive(family, null).content : null;
+    const numbers = content ? questionNumbers(content.pages) : null;
+    const places = new Map(
+      (content?.pages ?? []).flatMap((p, n) =>
+        p.blocks.map((b) => [b.id, { id: p.id, name: `Page ${n + 1}${p.title ? `, ${p.title}` : ''}` }] as const),
+      ),
+    );
+    const objectives = new Map((content?.objectives ?? []).map((o) => [o.id, o.text]));
+    const given = new Map(this.frozen().flatMap((f) => itemsOf(f.content).map((i) => [i.id, i] as const)));
+    const short = items.map((i) => snippet(i.words.replace(/\[\w+\],?\s*/g, ''), 200));
+    const telling = tellingWords(
+      items.map((i, at) => {
+        const item = given.get(i.id);
+        return { words: short[at] ?? '', key: item ? keyWordsOf(item).join(' ') : '' };
+      }),
+    );
+    return items.map((i, at) => {
+      const objectiveId = given.get(i.id)?.objectiveId ?? '';
+      return {
+        ...i,
+        // Of what the master no longer has, only the sheets know a number.
+        name: i.added ? '+' : `${numbers ? (numbers.get(i.id) ?? '–') : at + 1}`,
+        short: short[at] ?? '',
+        word: telling[at] ?? '',
+        page: places.get(i.id) ?? { id: '+', name: 'Added by versions' },
+        objective: { id: objectiveId || '-', name: objectives.get(objectiveId) ?? 'No objective' },
+      };
+    });
   });
   readonly rows = computed(() => {
     const h = this.handOut();
@@ -119,7 +140,10 @@ export class WorkTable {
       const name = isShared ? sharedName(key, teams.get(key)) : nameOf(key);
       const members = isShared ? [first, ...others].map(nameOf).join(', ') : '';
       const state = copyState(h, copy, marking, now);
-      return [this.made.row({ learnerId: key, name, members, copy, marking, frozen, state, columns })];
+      const accepted = h.accepted ?? NONE;
+      const of = { handOutId: h.id, learnerId: key, name, members, memberIds: [first, ...others] };
+      const base = this.work.frozen()[frozen.id] ?? frozen;
+      return [this.made.row({ ...of, copy, marking, frozen, base, state, columns, accepted })];
     });
   });
 
@@ -171,10 +195,24 @@ export class WorkTable {
     return `${own}` === c?.name ? `question ${own}` : `question ${own}${onSheet}, ${of}`;
   }
 
+  /** The sheet that a go of a piece of work was answered on. */
+  sheetOf(row: Row, go: number): Frozen {
+    const h = this.handOut();
+    if (!h || go === row.go?.n) return row.frozen;
+    const first = row.memberIds[0] ?? row.learnerId;
+    return frozenFor(h, this.work.frozen(), first, go) ?? row.frozen;
+  }
+
+  /** One question of a go with its mark, and its key in words. */
+  marked(asGiven: ItemBlock, go: Go | undefined, response: Response | undefined) {
+    const { item, mark } = markedOne(asGiven, go?.answers[asGiven.id], response, this.handOut()?.accepted);
+    return { item, mark, key: keyWordsOf(item).join(' / ') };
+  }
+
   /** One answer as it is looked at: what was given, now and before, the key, and the mark that counts. */
-  told(row: Row, item: ItemBlock) {
-    const answer = row.go?.answers[item.id];
-    const mark = markThatCounts(item, answer, row.response);
+  told(row: Row, asGiven: ItemBlock) {
+    const answer = row.go?.answers[asGiven.id];
+    const { item, mark } = markedOne(asGiven, answer, row.response, this.handOut()?.accepted);
     const words = (a: Answer) => itemRules(item).answerWords(item, a);
     const before = (row.copy?.goes ?? []).flatMap((g) => {
       const a = g === row.go ? undefined : g.answers[item.id];
@@ -196,6 +234,7 @@ export class WorkTable {
       before,
       lifted: row.go ? liftedSaid(liftedBefore(row.go, item.id), words) : '',
       comment: row.response?.comments[item.id] ?? '',
+      voice: row.response?.voices?.[item.id] ?? '',
     };
   }
 }

@@ -38,6 +38,13 @@ export interface Stamped {
   readonly ids: readonly Id[];
 }
 
+/** What is said to one go of one piece of work, in place of what was said. */
+export interface ResponsePatch {
+  readonly copyId: Id;
+  readonly go: number;
+  readonly patch: Partial<Response>;
+}
+
 type Revised = Partial<Pick<Version, 'name' | 'purpose'>>;
 export interface AdjustmentPatch {
   readonly name?: string;
@@ -173,8 +180,17 @@ export const MarkingActions = createActionGroup({
   source: 'Marking',
   events: {
     /** By the teacher, for the learner: submitted, or a try brought back. */
-    'Work changed': props<{ copy: Copy; label: string }>(),
+    'Work changed': props<{ copies: readonly Copy[]; label: string }>(),
     'Response changed': props<{ copyId: Id; go: number; patch: Partial<Response>; label: string; mergeKey?: string }>(),
+    /** Said to several at once, and undone at once. */
+    'Responses changed': props<{ responses: readonly ResponsePatch[]; label: string }>(),
+    /** What counts for the marks of a whole hand-out, with what follows for what was said already. */
+    'Marking set': props<{
+      handOutId: Id;
+      patch: Partial<Pick<HandOut, 'accepted' | 'marksAt'>>;
+      responses: readonly ResponsePatch[];
+      label: string;
+    }>(),
   },
 });
 

@@ -297,10 +297,29 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     },
   }),
 
-  edit(MarkingActions.workChanged, { run: (doc, { copy }) => put(doc, 'copies', copy), label: (a) => a.label }),
+  edit(MarkingActions.workChanged, {
+    run: (doc, { copies }) => {
+      for (const copy of copies) put(doc, 'copies', copy);
+    },
+    label: (a) => a.label,
+  }),
   edit(MarkingActions.responseChanged, {
     run: (doc, { copyId, go, patch }) => respond(doc, copyId, go, patch),
     label: (a) => a.label,
     mergeKey: (a) => a.mergeKey,
+  }),
+  edit(MarkingActions.responsesChanged, {
+    run: (doc, { responses }) => {
+      for (const { copyId, go, patch } of responses) respond(doc, copyId, go, patch);
+    },
+    label: (a) => a.label,
+  }),
+  edit(MarkingActions.markingSet, {
+    run: (doc, { handOutId, patch, responses }) => {
+      const handOut = plain(doc).handOuts[handOutId];
+      if (handOut) put(doc, 'handOuts', { ...handOut, ...patch });
+      for (const { copyId, go, patch: said } of responses) respond(doc, copyId, go, said);
+    },
+    label: (a) => a.label,
   }),
 ]);

@@ -11,7 +11,7 @@ import {
   learnerItemBase,
   withItemWords,
 } from '../../block';
-import { placesMark } from '../../parts';
+import { acceptedToo, placesMark } from '../../parts';
 
 const gapSchema = z.object({
   id: idSchema,
@@ -104,6 +104,14 @@ export const gapsBlock: BlockKind<Gaps, z.infer<typeof learnerSchema>> = {
       gapParts(b.text, b.gaps)
         .map((p) => ('text' in p ? p.text : `[${valuesOf(a)[p.gap] || '…'}]`))
         .join(''),
+    accept: (b, a, by) => {
+      const gaps = b.gaps.map((g) => {
+        const isSame = (given: string) => by.words(given, g.key, 'exact').is === 'same';
+        const key = acceptedToo(g.key, valuesOf(a)[g.id] ?? '', isSame, 20);
+        return key === g.key ? g : { ...g, key };
+      });
+      return gaps.every((g, i) => g === b.gaps[i]) ? b : { ...b, gaps };
+    },
     mark: (b, a, by) => {
       const how = b.mode !== 'typed' ? 'listed' : b.spellingTolerant ? 'tolerant' : 'exact';
       const places = inText(b).map((g) => ({ key: g.key, given: valuesOf(a)[g.id] ?? '' }));

@@ -2,7 +2,7 @@ import { z } from '../../../zod';
 import { textOf } from '../../../work/answer';
 import { plainFormula } from '../../../work/formula';
 import { type BlockKind, itemBase, itemWords, learnerItem, learnerItemBase, withItemWords } from '../../block';
-import { judgedMark, noKey } from '../../parts';
+import { acceptedToo, judgedMark, noKey } from '../../parts';
 
 const schema = z.object({
   ...itemBase,
@@ -40,6 +40,10 @@ export const shortText: BlockKind<ShortText, z.infer<typeof learnerSchema>> = {
     keyWords: (b) => b.key,
     isEmpty: (a) => textOf(a).trim() === '',
     answerWords: (_, a) => textOf(a),
+    accept: (b, a, by) => {
+      const key = acceptedToo(b.key, textOf(a), (given) => by.words(given, b.key, 'exact').is === 'same');
+      return key === b.key ? b : { ...b, key };
+    },
     mark: (b, a, by) => {
       const accepted = b.key.filter((k) => k.trim() !== '');
       if (accepted.length === 0) return noKey(b.points);

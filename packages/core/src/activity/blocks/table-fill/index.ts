@@ -10,7 +10,7 @@ import {
   learnerItemBase,
   withItemWords,
 } from '../../block';
-import { listWords, placesMark, withListWords } from '../../parts';
+import { acceptedToo, listWords, placesMark, withListWords } from '../../parts';
 
 const columnsSchema = z.array(z.object({ id: idSchema, text: z.string().max(300) })).max(12);
 const cellSchema = z.object({
@@ -95,6 +95,18 @@ export const tableFill: BlockKind<TableFill, z.infer<typeof learnerSchema>> = {
       b.rows
         .map((r) => r.cells.map((c) => (c.blank ? `[${valuesOf(a)[c.id]?.trim() || '…'}]` : c.text)).join(' | '))
         .join('; '),
+    accept: (b, a, by) => {
+      const rows = b.rows.map((r) => {
+        const cells = r.cells.map((c) => {
+          if (!c.blank) return c;
+          const isSame = (given: string) => by.words(given, c.key, 'exact').is === 'same';
+          const key = acceptedToo(c.key, valuesOf(a)[c.id] ?? '', isSame, 20);
+          return key === c.key ? c : { ...c, key };
+        });
+        return cells.every((c, i) => c === r.cells[i]) ? r : { ...r, cells };
+      });
+      return rows.every((r, i) => r === b.rows[i]) ? b : { ...b, rows };
+    },
     mark: (b, a, by) =>
       placesMark(
         b.points,

@@ -1,6 +1,7 @@
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { type Answer, answerIsEmpty, type LearnerBlock, type Overtaken, type Said, takenIn } from '@lorvet/core/desk';
+import { Media } from '../../ui/blocks/media';
 import { Say, saying } from '../../ui/say/say';
 import { GoBefore } from './go-before';
 import { MarkOf } from './mark-of';
@@ -13,6 +14,8 @@ export interface BesideAll {
   readonly marks: Said['marks'];
   readonly notes: Said['notes'];
   readonly comments: Said['comments'];
+  /** Assets in which the teacher speaks about it. */
+  readonly voices: Said['voices'];
   readonly keys: Readonly<Record<string, string>>;
   /** What was answered in the go before, where that is shown. */
   readonly before: Readonly<Record<string, Answer>>;
@@ -24,7 +27,7 @@ export interface BesideAll {
 /** What stands beside one question: who wrote it, its mark, what was before, what the teacher said, the answer. */
 @Component({
   selector: 'lv-beside-question',
-  imports: [GoBefore, MarkOf, NgTemplateOutlet],
+  imports: [GoBefore, MarkOf, Media, NgTemplateOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let b = block();
@@ -66,6 +69,12 @@ export interface BesideAll {
     <ng-container *ngTemplateOutlet="said; context: { $implicit: notes.slice(-most) }" />
     @if (all.comments[b.id]; as said) {
       <p class="word said" lang="en" dir="auto">{{ said }}</p>
+    }
+    @if (all.voices[b.id]; as asset) {
+      <div class="word said">
+        <p>{{ t('Your teacher speaks to you:') }}</p>
+        <lv-media [assetId]="asset" what="sound" [label]="t('Your teacher’s words, to listen to')" />
+      </div>
     }
     @if (all.keys[b.id]; as key) {
       <p class="word said">

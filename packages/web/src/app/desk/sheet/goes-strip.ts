@@ -23,6 +23,9 @@ import type { Tries } from '../desk-work';
         {{ t('Show what I answered before') }}
       </button>
     }
+    @if (canWrite() && is.only.length) {
+      <p class="word">{{ t('Only some questions are open now. The others stay as they are.') }}</p>
+    }
     @if (is.mayTakeBack) {
       <div class="word">
         <p class="grow">{{ t('This is submitted. You can take it back until your teacher begins to look at it.') }}</p>

@@ -90,7 +90,16 @@ const buttonOf = (fixture: ComponentFixture<unknown>, says: string) =>
 
 describe('beside a question', () => {
   const block = { id: 'q1', kind: 'short-text' as const, prompt: 'What is it?' };
-  const nothing: BesideAll = { marks: {}, notes: {}, comments: {}, keys: {}, before: {}, wrote: {}, overtaken: [] };
+  const nothing: BesideAll = {
+    marks: {},
+    notes: {},
+    comments: {},
+    voices: {},
+    keys: {},
+    before: {},
+    wrote: {},
+    overtaken: [],
+  };
   const text = (words: string): Answer => ({ kind: 'text', text: words });
 
   it('the last notes stand open, and of many the earlier ones are one press away', async () => {

@@ -20,7 +20,7 @@ import { SwatchMark } from '../../ui/swatch';
 import { LoomRowView, MASTER } from './loom-row';
 import { PlanAfter } from './plan-after';
 import { type LoomRow, PlanHere } from './plan-here';
-import { Seen } from './seen';
+import { Seen } from '../../ui/seen';
 import { counted } from '../../platform/many';
 
 /** From here on only rows near those in sight are drawn, so many at once; each is as high as the others then. */

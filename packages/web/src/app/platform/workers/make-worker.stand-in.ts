@@ -10,3 +10,4 @@ export const makePlanWorker = none;
 export const makeRosterWorker = none;
 export const makeSearchWorker = none;
 export const makeWordsWorker = none;
+export const makeMarkingWorker = none;

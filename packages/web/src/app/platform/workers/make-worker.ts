@@ -12,3 +12,5 @@ export const makeRosterWorker = (): Worker =>
 export const makeSearchWorker = (): Worker =>
   new Worker(new URL('./search.worker', import.meta.url), { type: 'module' });
 export const makeWordsWorker = (): Worker => new Worker(new URL('./words.worker', import.meta.url), { type: 'module' });
+export const makeMarkingWorker = (): Worker =>
+  new Worker(new URL('./marking.worker', import.meta.url), { type: 'module' });

@@ -66,7 +66,7 @@ type LearnerPage = LearnerPackage['pages'][number];
         [class.laid-block]="laid"
         [laid]="laid"
         [answer]="answers()[b.id]"
-        [locked]="locked() && !(mayNote() && b.kind === 'notes')"
+        [locked]="isLocked(b)"
         [number]="numbers().get(b.id) ?? 0"
         [under]="under()"
         (answered)="answered.emit({ id: b.id, answer: $event })"
@@ -99,6 +99,8 @@ export class LaidPage {
   readonly numbers = input<ReadonlyMap<string, number>>(new Map());
   readonly answers = input<Readonly<Record<string, Answer>>>({});
   readonly locked = input(true);
+  /** Questions that are open where the page is; empty for all. */
+  readonly only = input<readonly string[]>([]);
   /** Whether places for notes are open though the rest is not. */
   readonly mayNote = input(false);
   /** What stands under the flap of a block. */
@@ -113,6 +115,11 @@ export class LaidPage {
     const p = this.page();
     return p.fixed ? p.blocks.filter((b) => p.places[b.id]) : [];
   });
+  protected isLocked(b: LearnerBlock): boolean {
+    const only = this.only();
+    const isOpen = !this.locked() && (only.length === 0 || only.includes(b.id) || !('prompt' in b));
+    return !isOpen && !(this.mayNote() && b.kind === 'notes');
+  }
   protected nameOf(b: LearnerBlock): string {
     const n = this.numbers().get(b.id);
     return n ? this.t('Open question {number}', { number: n }) : this.t('Open');

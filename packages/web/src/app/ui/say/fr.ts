@@ -136,6 +136,8 @@ export const FR: Table = {
   'This is submitted. You can take it back until your teacher begins to look at it.':
     'C’est rendu. Tu peux le reprendre tant que ton prof n’a pas commencé à le regarder.',
   'Take it back': 'Le reprendre',
+  'Only some questions are open now. The others stay as they are.':
+    'Seules certaines questions sont ouvertes maintenant. Les autres restent comme elles sont.',
   'Your teacher asks for another go. What you wrote stays there as a start.':
     'Ton prof demande un autre essai. Ce que tu as écrit reste comme départ.',
   'There is a new sheet for you. This one stays as it is, and what fits comes along.':

@@ -154,6 +154,8 @@ export const UK: Table = {
   'This is submitted. You can take it back until your teacher begins to look at it.':
     'Роботу здано. Її можна забрати, доки вчитель не почав дивитися.',
   'Take it back': 'Забрати',
+  'Only some questions are open now. The others stay as they are.':
+    'Зараз відкрито лише деякі запитання. Решта залишається як є.',
   'Your teacher asks for another go. What you wrote stays there as a start.':
     'Учитель просить ще одну спробу. Написане лишається для початку.',
   'There is a new sheet for you. This one stays as it is, and what fits comes along.':

@@ -1,0 +1,96 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { ItemBlock } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { Textarea } from 'primeng/textarea';
+import { Formula } from '../ui/blocks/formula';
+import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { NumberField } from '../ui/controls/number';
+import { Accepting } from './accepting';
+import type { Given } from './answering';
+import { MarkingHere } from './here';
+import { NotesBack } from './notes-back';
+import { type Row } from './row';
+import { sentence, SIGNS } from './signs';
+import { SpokenWords } from './spoken-words';
+import { WayBack } from './way-back';
+
+/** One answer as its learner gave it, with the key of their version, the mark and why, and what is said to it. */
+@Component({
+  selector: 'lv-one-answer',
+  imports: [
+    Accepting,
+    ButtonDirective,
+    Formula,
+    LearnerBlockView,
+    NotesBack,
+    NumberField,
+    SpokenWords,
+    Textarea,
+    WayBack,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './one-answer.html',
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+      min-width: 0;
+    }
+    .given {
+      display: grid;
+      gap: 4px;
+    }
+    .q {
+      font-weight: 650;
+    }
+    .answer {
+      font-size: 16px;
+      white-space: pre-wrap;
+      overflow-wrap: anywhere;
+    }
+    .key {
+      color: var(--moss);
+    }
+    .points {
+      display: inline-flex;
+      align-items: center;
+      gap: 6px;
+    }
+    .points lv-number {
+      width: 74px;
+    }
+  `,
+})
+export class OneAnswer {
+  readonly row = input.required<Row>();
+  /** The question, by its place among the columns of the work. */
+  readonly column = input.required<number>();
+  private readonly here = inject(MarkingHere);
+  protected readonly table = this.here.table;
+  protected readonly answering = this.here.answering;
+  protected readonly signs = SIGNS;
+  protected readonly sentence = sentence;
+  protected readonly given: readonly Given[] = ['right', 'partly', 'not-yet'];
+  protected readonly told = computed(() => {
+    const { item } = this.row().cell(this.column()) ?? {};
+    return item ? this.table.told(this.row(), item) : null;
+  });
+  protected readonly notes = computed(() => this.row().response?.notes ?? {});
+  protected readonly lineage = computed(() => {
+    const d = this.told();
+    return d ? this.table.lineage(this.row(), d.item.id) : null;
+  });
+  protected readonly across = computed(() => this.table.across(this.column()));
+  /** Whose work a row is: a learner's, or that of those who do it together. */
+  protected readonly noun = computed(() => (this.row().members ? 'group' : 'learner'));
+
+  /** Whether formulas are wanted in the answer. */
+  protected readonly withFormulas = (item: ItemBlock): boolean => 'signs' in item && item.signs === true;
+
+  /** Who of those who do it together wrote the answer. */
+  protected readonly writer = computed(() => {
+    const id = this.told()?.item.id;
+    const by = id === undefined ? undefined : this.row().go?.by?.[id];
+    return by ? this.table.nameOf(by) : '';
+  });
+}

@@ -1,0 +1,69 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import type { MenuItem } from 'primeng/api';
+import { ButtonDirective } from 'primeng/button';
+import { Menu } from 'primeng/menu';
+import { Textarea } from 'primeng/textarea';
+import { many } from '../platform/many';
+import { IconButton } from '../ui/icon-button';
+import { whenIn } from '../ui/when';
+import type { AskAgain } from './answering';
+import { MarkingHere } from './here';
+import { type Row } from './row';
+import { SpokenWords } from './spoken-words';
+
+/** What is decided on a piece of work; another go says where something is not right yet, if nothing else is said. */
+export interface Deciding {
+  readonly decision: 'another go' | 'complete';
+  readonly ask?: AskAgain;
+}
+
+/** The ways to ask for another go besides the plain one. */
+export const WAYS_TO_ASK: readonly { readonly label: string; readonly ask: AskAgain }[] = [
+  { label: 'Another go, without saying where', ask: { where: false, onlyWrong: false } },
+  { label: 'Another go, only what is not right is open', ask: { where: true, onlyWrong: true } },
+];
+
+/** What is said to the whole of one piece of work, and how it goes on. */
+@Component({
+  selector: 'lv-whole-words',
+  imports: [ButtonDirective, IconButton, Menu, SpokenWords, Textarea],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './whole-words.html',
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+    .two {
+      flex-wrap: nowrap;
+    }
+    .two .p-button {
+      flex: 1;
+    }
+  `,
+})
+export class WholeWords {
+  readonly row = input.required<Row>();
+  readonly decided = output<Deciding>();
+  protected readonly answering = inject(MarkingHere).answering;
+  protected readonly whenIn = whenIn;
+  protected readonly many = many;
+  /** How many answers a try holds. */
+  protected readonly answered = (answers: Readonly<Record<string, unknown>>): number => Object.keys(answers).length;
+  protected readonly menu: MenuItem[] = WAYS_TO_ASK.map(({ label, ask }) => ({
+    label,
+    command: () => this.decided.emit({ decision: 'another go', ask }),
+  }));
+  protected readonly saysMore = computed(() => {
+    const r = this.row().response;
+    const again = r?.again;
+    const out = r?.heldUntil;
+    return [
+      again && !again.where ? 'without saying where' : '',
+      again?.only ? `${many(again.only.length, 'question')} open` : '',
+      out === undefined ? '' : out === '' ? 'not let out yet' : `let out ${whenIn(out)}`,
+    ]
+      .filter(Boolean)
+      .join(' · ');
+  });
+}
