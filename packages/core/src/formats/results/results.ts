@@ -1,4 +1,5 @@
-import { type ItemBlock, itemRules } from '../../activity/blocks';
+import { findBlock } from '../../activity/activity';
+import { isItem, type ItemBlock, itemRules } from '../../activity/blocks';
 import { questionNumbers } from '../../activity/numbering';
 import type { Frozen } from '../../assign/held/frozen';
 import type { HandOut } from '../../assign/hand-out';
@@ -16,6 +17,8 @@ export interface ItemResult {
   readonly kind: ItemBlock['kind'];
   /** As the learner had it. */
   readonly wording: string;
+  /** The same before anything personal was filled in: without the learner's name. */
+  readonly shared: string;
   /** What counted as right for them, with what was accepted since. */
   readonly key: readonly string[];
   readonly accepted: readonly string[];
@@ -55,6 +58,8 @@ export interface Results {
 export function resultOf(of: {
   readonly learner: WorkResult['learner'];
   readonly frozen: Frozen;
+  /** The same sheet without the blocks that are this learner's own. */
+  readonly base: Frozen;
   readonly state: CopyState;
   readonly go: Go | undefined;
   readonly response: Response | undefined;
@@ -76,7 +81,11 @@ export function resultOf(of: {
     submittedAt: go?.submittedAt ?? '',
     decidedAt: response?.decidedAt ?? '',
     comment: response?.comment ?? '',
-    items: marks.map((m): ItemResult => itemOf(m, numbers.get(m.item.id) ?? 0, response, origins)),
+    items: marks.map((m): ItemResult => {
+      const shared = findBlock(of.base.content, m.item.id)?.block;
+      const item = itemOf(m, numbers.get(m.item.id) ?? 0, response, origins);
+      return { ...item, shared: shared && isItem(shared) ? shared.prompt : item.wording };
+    }),
     total: totalOf(marks),
   };
 }
@@ -86,7 +95,7 @@ function itemOf(
   number: number,
   response: Response | undefined,
   origins: NonNullable<Response['origins']>,
-): ItemResult {
+): Omit<ItemResult, 'shared'> {
   const rules = itemRules(item);
   const origin = origins[item.id];
   return {

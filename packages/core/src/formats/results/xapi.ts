@@ -47,7 +47,7 @@ export function statementsOf({ handOut, works }: Results, { now, uuid, school }:
         object: {
           id: `${OWN}item:${i.itemId}`,
           objectType: 'Activity',
-          definition: { name: { en: i.wording }, type: 'http://adlnet.gov/expapi/activities/question' },
+          definition: { name: { en: i.shared }, type: 'http://adlnet.gov/expapi/activities/question' },
         },
         result: {
           response: i.answer,

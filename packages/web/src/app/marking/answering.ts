@@ -104,9 +104,9 @@ export class Answering {
     this.respond(row, { comment: text.trim() }, 'comment');
   }
 
-  /** Decides on what is submitted of these; how many that were. */
+  /** Decides on what is submitted of these and not decided on; how many that were. */
   decide(rows: readonly Row[], decision: 'another go' | 'complete', ask?: AskAgain): number {
-    const there = rows.filter((r) => r.go?.submittedAt);
+    const there = rows.filter((r) => r.go?.submittedAt && !r.response?.decision);
     const heldUntil = this.heldUntil();
     const said = there.map((row): ResponsePatch => {
       const wrong = row.marks.flatMap(({ item, mark }) => (mark.verdict === 'right' ? [] : [item.id]));

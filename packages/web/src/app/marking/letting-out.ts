@@ -125,6 +125,7 @@ export class LettingOut {
             rosterId: rosterIds.get(id) ?? '',
           },
           frozen: r.frozen,
+          base: r.base,
           state: r.state,
           go: r.go,
           response: r.go && responseTo(r.marking, r.go.n),

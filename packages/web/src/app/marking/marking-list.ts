@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { countStates, countWorks, sharedName, stateNow, statesIn } from '@lorvet/core';
+import { countStates, countWorks, stateNow } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { WorkspaceStore } from '../store/workspace';
@@ -8,9 +8,7 @@ import { TABLE } from '../ui/table/table';
 import { whenIn } from '../ui/when';
 import { Empty } from '../ui/empty';
 import { many } from '../platform/many';
-
-/** Names of one hand-out that are shown. */
-const SHOWN = 40;
+import { Queue } from './queue';
 
 const COLUMNS = [
   { field: 'title', name: 'Work' },
@@ -52,7 +50,14 @@ const COLUMNS = [
                     <td>{{ r.due }}</td>
                   }
                   @case ('learners') {
-                    <td>{{ many(r.learners, r.isShared ? 'group' : 'learner') }}</td>
+                    <td>
+                      {{ many(r.learners, r.isShared ? 'group' : 'learner') }}
+                      <span class="bar" aria-hidden="true">
+                        <i class="done" [style.flex-grow]="r.complete"></i
+                        ><i class="in" [style.flex-grow]="r.submitted"></i
+                        ><i class="at" [style.flex-grow]="r.atWork"></i><i [style.flex-grow]="r.toStart"></i>
+                      </span>
+                    </td>
                   }
                   @case ('submitted') {
                     <td>
@@ -96,21 +101,27 @@ const COLUMNS = [
             </tr>
           </ng-template>
         </p-table>
-        @for (w of waiting(); track w.id) {
-          <section class="card" [attr.aria-label]="'Waiting: ' + w.title">
-            <h2>Waiting to be looked at: {{ w.title }}</h2>
-            <ul class="row">
-              @for (l of w.learners; track l.id) {
+        @if (queue.shown().length) {
+          <section class="card" aria-label="Waiting">
+            <h2>Waiting to be looked at, the longest first</h2>
+            <ol class="queue">
+              @for (w of queue.shown(); track w.id) {
                 <li>
-                  <a pButton severity="secondary" [routerLink]="['/marking', w.id]" [queryParams]="{ learner: l.id }">{{
-                    l.name
-                  }}</a>
+                  <a
+                    pButton
+                    severity="secondary"
+                    [routerLink]="['/marking', w.handOutId]"
+                    [queryParams]="{ learner: w.key }"
+                    [attr.aria-label]="w.name + ', ' + w.title + (w.since ? ', since ' + whenIn(w.since) : '')"
+                    ><b>{{ w.name }}</b
+                    ><span class="small">{{ w.title }}{{ w.since ? ' · ' + whenIn(w.since) : '' }}</span></a
+                  >
                 </li>
               }
-              @if (w.more) {
-                <li class="small">and {{ w.more }} more</li>
+              @if (queue.more(); as more) {
+                <li class="small">and {{ more }} more</li>
               }
-            </ul>
+            </ol>
           </section>
         }
       } @else {
@@ -143,6 +154,38 @@ const COLUMNS = [
     }
     .act {
       text-align: end;
+    }
+    .bar {
+      display: flex;
+      width: 120px;
+      height: 8px;
+      margin-top: 3px;
+      border: 1px solid var(--line-strong);
+      border-radius: 4px;
+      overflow: hidden;
+    }
+    .bar i {
+      flex: 0 0 0;
+    }
+    .done {
+      background: var(--moss);
+    }
+    .in {
+      background: repeating-linear-gradient(135deg, var(--ochre) 0 3px, var(--ochre-soft) 3px 6px);
+    }
+    .at {
+      background: var(--line-strong);
+    }
+    .queue {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+      gap: 8px;
+    }
+    .queue a {
+      display: grid;
+      justify-items: start;
+      width: 100%;
+      text-align: start;
     }
   `,
 })
@@ -183,26 +226,12 @@ export class MarkingList {
           submitted,
           complete,
           atWork,
+          toStart,
           rest: isOpen ? (toStart ? `${toStart} to start` : '') : 'not open yet',
         };
       })
       .sort((a, b) => Number(b.submitted > 0) - Number(a.submitted > 0));
   });
-  /** Whose work waits, by hand-out: one press leads to it. */
-  protected readonly waiting = computed(() => {
-    const names = new Map(this.work.people().learners.map((l) => [l.id, l.name]));
-    const states = this.work.states();
-    return this.rows()
-      .filter((r) => r.submitted)
-      .map((r) => {
-        const ids = [...statesIn(states[r.id])].filter(([, state]) => state === 'submitted').map(([id]) => id);
-        const learners = ids
-          .map((id) => ({
-            id,
-            name: names.get(id) ?? (r.isShared ? sharedName(id, r.teams[id]) : 'A removed learner'),
-          }))
-          .sort((a, b) => a.name.localeCompare(b.name));
-        return { id: r.id, title: r.title, learners: learners.slice(0, SHOWN), more: Math.max(0, ids.length - SHOWN) };
-      });
-  });
+  protected readonly queue = new Queue(this.rows);
+  protected readonly whenIn = whenIn;
 }

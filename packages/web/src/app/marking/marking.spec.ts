@@ -126,8 +126,17 @@ describe('the list of all work', () => {
       .learners.filter((l) => states.get(l.id) === 'submitted')
       .map((l) => l.name);
     expect(names).toHaveLength(7);
+    const queue = [...list.fixture.nativeElement.querySelectorAll('.queue b')].map((e: Element) => e.textContent ?? '');
+    expect([...queue].sort()).toEqual([...names].sort());
+    const at = (name: string) =>
+      list.work
+        .copies()
+        [copyIdOf('h-survey', list.work.people().learners.find((l) => l.name === name)?.id ?? '')]?.goes.at(-1)
+        ?.submittedAt ?? '';
+    // The longest waiting comes first.
+    expect(queue.map(at)).toEqual([...queue.map(at)].sort());
     for (const name of names)
-      expect(await (await list.button(name)).leadsTo()).toMatch(/^\/marking\/h-survey\?learner=l-/);
+      expect(await (await list.button(new RegExp(`^${name}`))).leadsTo()).toMatch(/^\/marking\/h-survey\?learner=l-/);
   });
 
   it('says what it will hold while nothing was given out', async () => {

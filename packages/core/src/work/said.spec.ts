@@ -1,0 +1,55 @@
+import { describe, expect, it } from '@jest/globals';
+import { NOTHING_SAID, saidAt, saidSchema } from '../assign/slip';
+import { emptyResponse, HELD, type Response, saidOf } from './copy';
+
+const first: Response = {
+  ...emptyResponse(1),
+  decision: 'another go',
+  decidedAt: '2026-11-24T08:00:00.000Z',
+  comment: 'Nearly there.',
+  comments: { q2: 'Look at the text.' },
+  voices: { q2: 'asset-1' },
+  released: { q1: { verdict: 'right', points: 1, outOf: 1 }, q2: { verdict: 'not-yet', points: 0, outOf: 1 } },
+  origins: { q1: { sheet: 's', by: 'rule', why: 'The key was chosen.' } },
+};
+const second: Response = { ...first, go: 2, decision: 'complete', comment: 'Well done.', again: undefined };
+const said = (...responses: Response[]) => saidOf({ id: 'm', copyId: 'm', responses });
+
+describe('what goes to the learner', () => {
+  it('is allowed by the slip, and holds nothing of what a mark was made by', () => {
+    const out = said(first);
+    expect(saidSchema.parse(out)).toEqual(out);
+    expect(JSON.stringify(out)).not.toContain('The key was chosen');
+  });
+
+  it('says where in another go, or does not', () => {
+    expect(said({ ...first, again: { where: true, only: ['q2'] } })).toMatchObject({
+      comments: { q2: 'Look at the text.' },
+      voices: { q2: 'asset-1' },
+      only: ['q2'],
+    });
+    const silent = said({ ...first, again: { where: false, only: ['q2'] } });
+    expect(silent).toMatchObject({ comment: 'Nearly there.', comments: {}, voices: {}, marks: {} });
+    // Complete, the same work says it.
+    expect(said({ ...second, again: { where: false } }).marks).toEqual(first.released);
+  });
+
+  it('holds nothing of what is let out by hand until it is, but what was said before', () => {
+    const out = said(first, { ...second, heldUntil: '' });
+    expect(out).toMatchObject({ go: 1, comment: 'Nearly there.', heldGo: 2, outAt: HELD });
+    expect(saidAt(out, '2030-01-01T00:00').decisions).toEqual({ 1: 'another go' });
+    expect(JSON.stringify(said({ ...first, heldUntil: '' }))).not.toContain('Nearly');
+  });
+
+  it('tells what is let out at a time from that time on', () => {
+    const out = said({ ...second, heldUntil: '2026-11-27T15:00' });
+    const before = saidAt(out, '2026-11-27T14:59');
+    expect(before).toEqual({ ...NOTHING_SAID, begun: [2], heldGo: 2, outAt: '2026-11-27T15:00' });
+    expect(saidAt(out, '2026-11-27T15:00')).toMatchObject({
+      decisions: { 2: 'complete' },
+      comment: 'Well done.',
+      marks: first.released,
+      outAt: '',
+    });
+  });
+});

@@ -1,0 +1,203 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { copyIdOf, latest, saidAt } from '@lorvet/core';
+import { DeskActions } from '../store/actions';
+import { DemoPlace } from '../testing/demo-place';
+import { ButtonHarness } from '../testing/harnesses';
+import { LettingOut } from './letting-out';
+import { MarkingGrid } from './marking';
+import { OneQuestion } from './one-question';
+import { OneWork } from './one-work';
+
+const said = (place: { work: DemoPlace<unknown>['work'] }, learner: string) =>
+  place.work.markings()[copyIdOf('h-survey', learner)]?.responses.at(-1);
+const slip = (place: { work: DemoPlace<unknown>['work'] }, learner: string) =>
+  place.work.index().slips[learner]?.works['h-survey']?.said;
+const pick = async (place: DemoPlace<unknown>, names: readonly string[], shift = false) => {
+  for (const name of names) {
+    const host = place.fixture.nativeElement as HTMLElement;
+    const box = host.querySelector<HTMLInputElement>(`input[aria-label="Choose ${name}"]`);
+    box?.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true, shiftKey: shift }));
+    await place.rest();
+  }
+};
+
+describe('the grid', () => {
+  let place: DemoPlace<MarkingGrid>;
+  const names = () =>
+    [...(place.fixture.nativeElement as HTMLElement).querySelectorAll('tbody th label')].map((e) =>
+      e.textContent?.trim(),
+    );
+  beforeEach(async () => {
+    place = await DemoPlace.open(MarkingGrid, { inputs: { id: 'h-survey' } });
+  });
+
+  it('accepts at one press what was marked entirely, and nothing else; at one more it is undone', async () => {
+    await place.press('Complete 1 that is all marked');
+    expect(said(place, 'l-oriel')).toMatchObject({ decision: 'complete', released: { 'rp-q1': { verdict: 'right' } } });
+    for (const open of ['l-brannoc', 'l-wilmot', 'l-kerra']) expect(said(place, open)?.decision ?? null).toBeNull();
+    place.work.undo();
+    expect(said(place, 'l-oriel')?.decision ?? null).toBeNull();
+  });
+
+  it('says to several at once: another go, without saying where', async () => {
+    await pick(place, ['Wilmot A.']);
+    await pick(place, ['Merryn H.'], true);
+    expect(place.text).toContain('5 chosen');
+    await place.press('Another go, without saying where');
+    // Jory is complete and keeps that until it is taken back; Demelza has not submitted.
+    expect(said(place, 'l-kerra')).toMatchObject({ decision: 'another go', again: { where: false } });
+    expect(said(place, 'l-demelza')?.decision ?? null).toBeNull();
+    expect(said(place, 'l-jory')?.decision).toBe('complete');
+    expect(slip(place, 'l-kerra')).toMatchObject({ decisions: { 1: 'another go' }, marks: {}, comments: {} });
+    place.work.undo();
+    expect(said(place, 'l-wilmot')?.decision ?? null).toBeNull();
+  });
+
+  it('leaves open only what is not right, where that is asked', async () => {
+    await place.press(/^Merryn H\., question 1:/);
+    await pick(place, ['Merryn H.']);
+    place.fixture.componentInstance['decideAll']('another go', { where: true, onlyWrong: true });
+    await place.rest();
+    const only = slip(place, 'l-merryn')?.only ?? [];
+    expect(only).toContain('rp-q1');
+    expect(only).not.toContain('rp-q4');
+  });
+
+  it('is sorted by points and shows only some; a mark that is given moves nothing', async () => {
+    await place.choose('Sort by', 'points, lowest first');
+    const before = names();
+    expect(before[0]).toBe('Corin B.');
+    expect(before.at(-1)).toBe('Perran D.');
+    await place.press(/^Merryn H\., question 1:/);
+    await place.press(/Right$/);
+    expect(names()).toEqual(before);
+    await place.press('Show all');
+    await place.choose('Version', 'Extended');
+    expect([...names()].sort()).toEqual(['Elowen R.', 'Perran D.', 'Senara V.']);
+    await place.press('Show all again');
+    expect(names()).toHaveLength(14);
+  });
+
+  it('folds the questions of a page into one column', async () => {
+    await place.press('Show all');
+    await place.choose('Questions by', 'page');
+    await place.press(/^Page 1/);
+    expect((place.fixture.nativeElement as HTMLElement).querySelectorAll('thead th.item')).toHaveLength(11);
+    const row = [...(place.fixture.nativeElement as HTMLElement).querySelectorAll('tbody tr')][0];
+    expect(row?.querySelector('td.small')?.textContent).toContain('2/3');
+  });
+
+  it('has a head for each question that no other has', () => {
+    const heads = [...(place.fixture.nativeElement as HTMLElement).querySelectorAll('thead th.item small')].map(
+      (e) => e.textContent,
+    );
+    expect(new Set(heads).size).toBe(13);
+  });
+});
+
+describe('one question', () => {
+  it('gathers alike answers over the versions, and marks them together at one press', async () => {
+    const place = await DemoPlace.open(OneQuestion, { inputs: { id: 'h-survey', item: 'rp-q6' } });
+    expect(place.text).toContain('also written: “anemony”');
+    expect(place.text).toMatch(/Extended ?3 of 3/);
+    await place.press(/^Partly: anemone$/);
+    for (const l of ['l-brannoc', 'l-ysolde', 'l-perran', 'l-kerra'])
+      expect(said(place, l)?.marks['rp-q6']).toEqual({ verdict: 'partly', points: 0.5 });
+    // Who was told before is told this.
+    expect(slip(place, 'l-perran')?.marks['rp-q6']).toMatchObject({ verdict: 'partly' });
+    place.work.undo();
+    expect(said(place, 'l-kerra')?.marks['rp-q6']).toBeUndefined();
+  });
+
+  it('marks at one press all that is left, and leaves what was marked', async () => {
+    const place = await DemoPlace.open(OneQuestion, { inputs: { id: 'h-survey', item: 'rp-q10' } });
+    await place.press(/^Not yet: A crab has claws\.$/);
+    await place.press(/All 5 left: right/);
+    expect(said(place, 'l-brannoc')?.marks['rp-q10']?.verdict).toBe('not-yet');
+    expect(said(place, 'l-tamsin')?.marks['rp-q10']?.verdict).toBe('partly');
+    expect(said(place, 'l-kerra')?.marks['rp-q10']).toEqual({ verdict: 'right', points: 3 });
+    expect(place.text).not.toContain('answers yours to mark');
+  });
+
+  it('accepts an answer too: for all versions, told again to who was told, and into the master’s key as a revision', async () => {
+    const place = await DemoPlace.open(OneQuestion, { inputs: { id: 'h-survey', item: 'rp-q5' } });
+    // Both wrote “mussel”: one in Supported, one in Core.
+    const late = (learner: string) => {
+      const copy = place.work.copies()[copyIdOf('h-survey', learner)];
+      const go = copy?.goes.at(-1);
+      if (!copy || !go) throw new Error('the demo changed');
+      const answers = { ...go.answers, 'rp-q5': { kind: 'text' as const, text: 'Chinaman’s hat' } };
+      place.work.dispatch(DeskActions.copySaved({ copy: { ...copy, goes: [{ ...go, answers }] } }));
+    };
+    for (const l of ['l-jory', 'l-brannoc']) late(l);
+    await place.rest();
+    await place.press(/^Right: limpet$/);
+    place.work.undo();
+    place.fixture.componentInstance['chosen'].set(
+      place.fixture.componentInstance['heaps']().findIndex((h) => h.words === 'Chinaman’s hat'),
+    );
+    await place.rest();
+    await place.press(/^Accept “Chinaman’s hat” too, for all 2/);
+    expect(slip(place, 'l-jory')?.marks['rp-q5']).toMatchObject({ verdict: 'right', points: 1 });
+    expect(said(place, 'l-jory')?.origins?.['rp-q5']).toMatchObject({ by: 'rule', accepted: ['Chinaman’s hat'] });
+    expect(place.text).toContain('Accepted too, in all versions: Chinaman’s hat');
+    const revisions = () => place.family('rock-pool').revisions.length;
+    const before = revisions();
+    await place.press('Put it into the master’s key');
+    expect(revisions()).toBe(before + 1);
+    expect(JSON.stringify(latest(place.family('rock-pool')).content)).toContain('Chinaman’s hat');
+    expect(place.text).toContain('in the master’s key');
+    await place.press('Accept it no more');
+    expect(slip(place, 'l-jory')?.marks['rp-q5']?.verdict).not.toBe('right');
+  });
+});
+
+describe('one work', () => {
+  it('stands as the learner has it, with the key of their version beside each question', async () => {
+    const place = await DemoPlace.open(OneWork, { inputs: { id: 'h-survey', learner: 'l-ysolde' } });
+    expect(place.text).toContain('Life between the tides');
+    expect(place.text).toMatch(/Right · 1 of 1 · Key: rain/);
+    await place.press('Not yet, question 4');
+    expect(said(place, 'l-ysolde')?.marks['rp-q4']).toEqual({ verdict: 'not-yet', points: 0 });
+  });
+
+  it('shows the go before beside this one, and what is another answer since', async () => {
+    const place = await DemoPlace.open(OneWork, {
+      inputs: { id: 'h-survey', learner: 'l-tamsin' },
+      change: (w) => {
+        const id = copyIdOf('h-survey', 'l-tamsin');
+        const copy = w.copies[id];
+        const go = copy?.goes[0];
+        if (!copy || !go) return w;
+        const answers = { ...go.answers, 'rp-q5': { kind: 'text' as const, text: 'limpet' } };
+        return { ...w, copies: { ...w.copies, [id]: { ...copy, goes: [go, { ...go, n: 2, answers }] } } };
+      },
+    });
+    expect(place.text.match(/changed since go 1/g)).toHaveLength(1);
+    expect(await place.has(ButtonHarness, 'Go 2')).toBe(true);
+    await place.press('Go 1');
+    expect(place.text).not.toContain('changed since');
+  });
+});
+
+describe('letting out', () => {
+  it('holds back what is decided until it is let out, and shows first what the learner will see', async () => {
+    const place = await DemoPlace.open(LettingOut, { inputs: { id: 'h-survey' } });
+    const hand = [
+      ...(place.fixture.nativeElement as HTMLElement).querySelectorAll<HTMLInputElement>('input[type=radio]'),
+    ][1];
+    hand?.click();
+    await place.rest();
+    expect(place.work.handOuts()['h-survey']?.marksAt).toBe('');
+    // What was out stays out.
+    expect(slip(place, 'l-jory')?.outAt).toBe('');
+    await place.press('Hold back: Jory S.');
+    expect(slip(place, 'l-jory')).toMatchObject({ outAt: 'held', comment: '', marks: {} });
+    await place.press('Jory S.');
+    expect(place.text).toContain('What Jory S. will see');
+    expect(place.text).toMatch(/What went well: right are 2, 3/);
+    await place.press('Let it out now');
+    const now = slip(place, 'l-jory');
+    expect(now && saidAt(now, '2026-11-26T12:00').marks['rp-q2']).toMatchObject({ verdict: 'right' });
+  });
+});
