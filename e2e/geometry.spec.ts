@@ -97,8 +97,8 @@ test('a place lies on its mark to the pixel, in pictures of five shapes: Bench, 
   await each('desk');
   await page.goto('/marking');
   await page.getByRole('link', { name: 'Five shapes' }).first().click();
-  await page.getByRole('button', { name: 'Whole work' }).click();
-  const work = page.getByRole('complementary', { name: 'The work' }).locator('lv-on-picture');
+  await page.getByRole('link', { name: 'Whole work' }).click();
+  const work = page.getByRole('region', { name: 'The work' }).locator('lv-on-picture');
   await expect(work).toHaveCount(5);
   for (const i of SHAPES.keys())
     await expect

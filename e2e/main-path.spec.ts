@@ -156,13 +156,13 @@ test('a master, two versions, a class, the work, the marks, a correction and its
   await expect(cell('Derwa M.', '4, added by the version', 'yours to mark')).toBeVisible();
   await expect(cell('Cador L.', '1', 'nothing given')).toBeVisible();
   await cell('Derwa M.', '2', 'not yet').click();
-  await page.getByRole('button', { name: 'Partly' }).click();
+  await page.getByRole('button', { name: 'Partly', exact: true }).click();
   await expect(cell('Derwa M.', '2', 'partly')).toBeVisible();
   await page.getByLabel('A word on this answer').fill('Near the barn, yes. Look at the first line again.');
   await page.getByLabel('A word on this answer').press('Tab');
-  await page.getByRole('button', { name: 'Another go' }).click();
+  await page.getByRole('button', { name: 'Another go', exact: true }).click();
   await cell('Brea K.', '1', 'right').click();
-  await page.getByRole('button', { name: 'Complete' }).click();
+  await page.getByRole('button', { name: 'Complete', exact: true }).click();
   await reload(page);
   await expect(page.getByRole('row', { name: /Brea K/ })).toContainText('complete');
   await expect(page.getByRole('row', { name: /Derwa M/ })).toContainText('another go');

@@ -29,6 +29,9 @@ import { OneAnswer } from './one-answer';
 import { sentence, SIGNS } from './signs';
 import { type Deciding, WholeWords } from './whole-words';
 
+/** What the ids of the go before end with, where it stands beside this one. */
+const EARLIER = '-earlier';
+
 type Page = ReturnType<typeof learnerSheet>['pages'][number];
 
 /** One learner's work as they have it, page by page, with the key of their version beside each question; two goes side by side. */
@@ -66,6 +69,7 @@ export class OneWork {
   private readonly onceDrawn = onceDrawn();
   protected readonly table = this.here.table;
   protected readonly answering = this.here.answering;
+  protected readonly EARLIER = EARLIER;
   protected readonly signs = SIGNS;
   protected readonly sentence = sentence;
   protected readonly whenIn = whenIn;
@@ -129,6 +133,13 @@ export class OneWork {
     return new Map(itemsOf(frozen.content).map((i) => [i.id, this.detail(i, go, before)]));
   });
 
+  /** The marks of the go before, under the ids that its page has here. */
+  protected readonly earlier = computed(() => {
+    const [frozen, before] = [this.frozen(), this.before()];
+    const items = frozen && before ? itemsOf(frozen.content) : [];
+    return new Map(items.map((i) => [i.id + EARLIER, this.detail(i, before, undefined)]));
+  });
+
   constructor() {
     effect(() => this.here.id.set(this.id()));
   }
@@ -141,6 +152,7 @@ export class OneWork {
       item,
       mark: { ...mark, verdict },
       key,
+      comment: response?.comments[item.id] ?? '',
       isChanged: before !== undefined && !sameAnswer(before.answers[item.id], go?.answers[item.id]),
     };
   }
