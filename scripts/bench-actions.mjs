@@ -16,6 +16,15 @@ function hands(page) {
   return {
     count: () => n,
     press: (role, name, within = page) => one(() => within.getByRole(role, { name }).first().click()),
+    /** A press with a key held. */
+    with: (key, role, name) =>
+      one(() =>
+        page
+          .getByRole(role, { name })
+          .first()
+          .click({ modifiers: [key] }),
+      ),
+    key: (key) => one(() => page.keyboard.press(key)),
     fill: (label, text) =>
       one(async () => {
         const field = page.getByLabel(label).first();
@@ -40,10 +49,18 @@ function hands(page) {
   };
 }
 
-async function demo(page, { from: path, before }) {
-  await page.goto(`${BASE}/demo`);
+async function demo(page, { from: path, before, toMark }, backup) {
+  await page.goto(toMark ? `${BASE}/` : `${BASE}/demo`);
+  if (toMark) await page.getByRole('button', { name: 'Start empty' }).click();
   await page.waitForURL('**/shelf');
   await page.getByText('All kept').waitFor();
+  if (toMark) {
+    await page.goto(`${BASE}/keeping`);
+    await page.getByLabel('Backup file').setInputFiles(backup);
+    await page.getByRole('button', { name: 'Restore it' }).click();
+    await page.getByText(/in this browser: 4 activities, 400 learners/).waitFor();
+    await page.getByText('All kept').waitFor();
+  }
   await before?.(page);
   await page.goto(`${BASE}${path}`);
   await page.locator('h1:visible, h2:visible').first().waitFor();
@@ -138,9 +155,63 @@ const TASKS = [
       await page.getByText(/Extended given to 14 learners/).waitFor();
     },
   },
+  {
+    name: 'all work of 23 learners complete: 13 questions, 3 of them the teacher’s',
+    most: 60,
+    toMark: true,
+    from: '/marking',
+    async does(page, h) {
+      await h.press('link', 'Work hour');
+      await page.locator('[data-cell]').first().waitFor();
+      await h.press('button', /^11 /);
+      await h.press('menuitem', 'Look at all answers to it');
+      for (const q of [11, 12, 13]) {
+        if (q > 11) await h.press('button', 'The next question');
+        await page.getByRole('heading', { name: `Question ${q}` }).waitFor();
+        await page.waitForTimeout(800);
+        // A third of the answers are not right, wherever they stand; the rest is said at once.
+        for (let i = 0; i < 5; i++) {
+          const heap = page.locator('[data-heap]').nth(i * 2);
+          await heap.focus();
+          await h.key(i % 2 ? '2' : '3');
+        }
+        await h.press('button', /left: right/);
+      }
+      await h.press('link', 'Everybody');
+      await h.press('button', /^Complete 23/);
+      await page.getByText('23 complete').first().waitFor();
+    },
+  },
+  {
+    name: 'one late answer accepted for all',
+    most: 3,
+    toMark: true,
+    from: '/marking/hour',
+    async does(page, h) {
+      await page.locator('[data-cell]').first().waitFor();
+      await h.press('button', /^Learner \d+, question 1: not yet/);
+      await h.press('button', /^Accept “/);
+      await page.getByText('Accepted too, in all versions').waitFor();
+    },
+  },
+  {
+    name: 'another go without saying where for four learners',
+    most: 4,
+    toMark: true,
+    from: '/marking/hour',
+    async does(page, h) {
+      await page.locator('[data-cell]').first().waitFor();
+      await h.press('checkbox', 'Choose Learner 3');
+      await h.with('Shift', 'checkbox', 'Choose Learner 6');
+      await page.getByText('4 chosen').waitFor();
+      await h.press('button', 'Another go, without saying where');
+      await page.getByText('Another go asked for: 4').waitFor();
+    },
+  },
 ];
 
-export async function benchActions() {
+/** `backup` is a file with an hour's work to mark. */
+export async function benchActions(backup) {
   const server = spawn('node', [`${root}/packages/hub/dist/main.js`], {
     env: { ...process.env, PORT: `${PORT}` },
     stdio: 'ignore',
@@ -155,7 +226,7 @@ export async function benchActions() {
     const rows = [];
     for (const task of TASKS) {
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-      await demo(page, task);
+      await demo(page, task, backup);
       const h = hands(page);
       await task.does(page, h);
       rows.push({ bench: `actions: ${task.name}`, actions: h.count(), most: task.most, kept: h.count() <= task.most });

@@ -1,4 +1,4 @@
-// npm run bench [core] [browser] [plan] [term] [keeping] [intake] [actions] [judge]: figures as ratios within one run; also in docs/bench.json. Without a
+// npm run bench [core] [browser] [plan] [term] [keeping] [intake] [actions] [marking] [judge]: figures as ratios within one run; also in docs/bench.json. Without a
 // name: core, browser and plan.
 import { build as bundle } from 'esbuild';
 import { execFileSync } from 'node:child_process';
@@ -8,12 +8,13 @@ import { join } from 'node:path';
 import { benchActions } from './bench-actions.mjs';
 import { benchInBrowser } from './bench-browser.mjs';
 import { benchKeeping } from './bench-keeping.mjs';
+import { benchMarking } from './bench-marking.mjs';
 import { benchPlan } from './bench-plan.mjs';
 import { benchTerm } from './bench-term.mjs';
 import { benchIntake } from './bench-intake.mjs';
 import { build, install, root } from './steps.mjs';
 
-const ALL = ['core', 'browser', 'plan', 'term', 'keeping', 'intake', 'actions', 'judge'];
+const ALL = ['core', 'browser', 'plan', 'term', 'keeping', 'intake', 'actions', 'marking', 'judge'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((w) => !ALL.includes(w));
 if (unknown.length) {
@@ -71,7 +72,15 @@ if (does('keeping')) {
 if (does('intake')) rows.push(...(await benchIntake(process.env.SHEETS ?? join(root, 'test-material/intake'))));
 if (does('actions')) {
   build();
-  rows.push(...(await benchActions()));
+  const backup = join(folder, 'to-mark.zip');
+  await run('marking', backup);
+  rows.push(...(await benchActions(backup)));
+}
+if (does('marking')) {
+  build();
+  const backup = join(folder, 'marking.zip');
+  rows.push(...JSON.parse((await run('marking', backup)).trimEnd().split('\n').at(-1)));
+  rows.push(...(await benchMarking(backup)));
 }
 // Folders of further cases may be named: CASES=folder npm run bench -- judge.
 if (does('judge'))
