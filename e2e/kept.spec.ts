@@ -85,6 +85,7 @@ test('a hand-out with work asks before it goes, waits under Keeping, and comes b
   await page.goto('/keeping');
   const removed = page.getByRole('listitem').filter({ hasText: 'Rock-pool survey' });
   await removed.getByRole('button', { name: /^Put back/ }).click();
+  await expect(removed).toBeHidden();
   await kept(page);
   await page.goto('/hand-outs');
   await expect(row.getByText(said ?? '')).toBeVisible();

@@ -24,6 +24,7 @@ export const COLLECTIONS = [
   'templates',
   'objectives',
   'recipes',
+  'phrases',
   'removed',
 ] as const;
 export type CollectionName = (typeof COLLECTIONS)[number];
@@ -43,7 +44,7 @@ export const INDEX_NAMES = [
 export type IndexName = (typeof INDEX_NAMES)[number];
 
 /** Format number of all that is kept: of a backup, and of the records in the browser. */
-export const WORKSPACE_FORMAT = 6;
+export const WORKSPACE_FORMAT = 7;
 
 const empty = <N extends string>(names: readonly N[]): Record<N, Record<string, never>> =>
   Object.fromEntries(names.map((n) => [n, {}])) as Record<N, Record<string, never>>;

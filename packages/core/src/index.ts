@@ -112,6 +112,7 @@ export {
   type UpkeepReport,
   waits,
 } from './upkeep/upkeep';
+export * from './work/phrase';
 export { plainWords } from './work/plain-words';
 export * from './keep/heads';
 export * from './keep/index-changes';

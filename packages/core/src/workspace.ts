@@ -12,6 +12,7 @@ import { classSchema, groupSchema } from './learners/people';
 import { rosterReadingSchema } from './learners/roster-reading';
 import { recipeSchema } from './recipe/recipe';
 import { copySchema, markingSchema } from './work/copy';
+import { phraseSchema } from './work/phrase';
 import type { CollectionName } from './collections';
 
 export * from './kept';
@@ -34,6 +35,7 @@ export const recordSchemas = {
   templates: templateSchema,
   objectives: listedObjectiveSchema,
   recipes: recipeSchema,
+  phrases: phraseSchema,
   removed: removedSchema,
 } satisfies Record<CollectionName, z.ZodType>;
 export type RecordOf<C extends CollectionName> = z.infer<(typeof recordSchemas)[C]>;

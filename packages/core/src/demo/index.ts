@@ -8,6 +8,7 @@ import { NO_DAYS_OFF, type SchoolDays } from '../assign/dates';
 import { giveOut } from '../assign/give-out';
 import { type HandOut, newHandOut } from '../assign/hand-out';
 import { fromBase64 } from '../formats/base64';
+import type { Phrase } from '../work/phrase';
 import type { Asset, Workspace } from '../workspace';
 import { type Clock, clockAt } from './build';
 import { puncture, rightBus } from './bus-and-bike';
@@ -47,6 +48,13 @@ const schoolDaysAt = (clock: Clock): SchoolDays => ({
     { from: clock.local(60).slice(0, 10), until: clock.local(60).slice(0, 10), name: 'harbour day' },
   ],
 });
+
+const PHRASES: readonly Phrase[] = [
+  { id: 'ph-seen', text: 'Well seen, [name].', family: '[name] looked closely and saw what matters.' },
+  { id: 'ph-text', text: 'Look once more at the text, [name].', family: '[name] goes back to the text to check.' },
+  { id: 'ph-why', text: 'Say why: begin with “because”.', family: '[name] is learning to give a reason.' },
+  { id: 'ph-near', text: 'Nearly, [name]. One more try.', family: '' },
+];
 
 /** Kelp Bay School, as it stands some weeks into the term. Dates are laid around `nowMs`. */
 export function demoWorkspace(nowMs: number): Workspace {
@@ -159,6 +167,7 @@ export function demoWorkspace(nowMs: number): Workspace {
     templates: {},
     objectives: {},
     recipes: {},
+    phrases: byId(PHRASES),
     removed: {},
   };
 }

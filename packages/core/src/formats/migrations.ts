@@ -23,6 +23,7 @@ const STEPS: readonly ((raw: RawCollections) => RawCollections)[] = [
   splitFrozenAndComfort,
   recordsFrom(4),
   recordsFrom(5),
+  recordsFrom(6),
 ];
 
 function recordsFrom(format: number): (raw: RawCollections) => RawCollections {
@@ -55,12 +56,13 @@ export function migrateWorkspace(format: number, raw: RawCollections): RawCollec
   return Object.fromEntries(COLLECTIONS.map((c) => [c, out[c] ?? []]));
 }
 
-const SINCE_6: readonly string[] = ['audiences', 'rosters', 'calendars'];
+/** Collections that came with a format. */
+const SINCE: Readonly<Record<string, number>> = { audiences: 6, rosters: 6, calendars: 6, phrases: 7 };
 
 /** The collections that a backup of a format holds. */
 export function collectionsAt(format: number): readonly string[] {
   const first = ['families', 'learners', 'classes', 'groups', 'handOuts', 'copies', 'markings', 'assets'];
-  if (format >= 4) return COLLECTIONS.filter((c) => format >= 6 || !SINCE_6.includes(c));
+  if (format >= 4) return COLLECTIONS.filter((c) => format >= (SINCE[c] ?? 0));
   return [...first, ...(format >= 2 ? ['templates', 'objectives'] : []), ...(format >= 3 ? ['recipes'] : [])];
 }
 

@@ -121,6 +121,8 @@ export const responseSchema = z.object({
   /** The asset in which the teacher speaks to the learner; and on one answer, by item. */
   voice: z.string().max(80).optional(),
   voices: z.record(z.string(), z.string().max(80)).optional(),
+  /** What is said of it to the family, in their report. */
+  family: z.string().max(2000).optional(),
   /** How another go is asked for. */
   again: againSchema.optional(),
   /** By item, what each mark was made by when the teacher decided. */

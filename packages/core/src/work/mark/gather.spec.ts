@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { ItemBlock } from '../../activity/blocks';
 import type { Answer } from '../answer';
 import { accepting, mayAccept, withAccepted } from './accepted';
+import { isKnownWord } from './known-words';
 import { gatherAlike, type Gathered } from './gather';
 import { markItem } from './mark-item';
 import { marksOf, totalOf } from './marks-of';
@@ -109,4 +110,10 @@ it('totals are the sum of the marks that count, and say how many are still the t
     },
   );
   expect(totalOf(marks)).toEqual({ points: 2.5, outOf: 8, open: 1, right: 1, wrong: 2 });
+});
+
+it('words are found in every list, from its first to its last, and nothing between two of them', () => {
+  for (const w of ['a', 'anemone', 'zoom', 'limpet', 'colour', 'color', 'crab', 'and', 'the'])
+    expect([w, isKnownWord(w)]).toEqual([w, true]);
+  for (const w of ['limpit', 'crabz', '', 'zzzz', 'aaaa', 'anemony']) expect([w, isKnownWord(w)]).toEqual([w, false]);
 });

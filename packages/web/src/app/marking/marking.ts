@@ -24,25 +24,28 @@ import { WorkspaceStore } from '../store/workspace';
 import { SELECT } from '../ui/controls/select';
 import { Empty } from '../ui/empty';
 import { IconButton } from '../ui/icon-button';
+import { inStages } from '../ui/in-stages';
 import { inTurns } from '../ui/in-turns';
 import { onceDrawn } from '../ui/once-drawn';
 import { FootBar, Panes } from '../ui/panes';
 import { Seen } from '../ui/seen';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
+import { AnswerWay } from './answer-way';
 import type { AskAgain, Given } from './answering';
+import { GridRow } from './grid-row';
 import { GridView, type SortBy } from './grid-view';
 import { MarkingHead } from './head';
 import { MarkingHere } from './here';
 import { looked, lookedAt } from './looked';
 import { OneAnswer } from './one-answer';
 import { type Row } from './row';
-import { sentence, SIGNS } from './signs';
+import { SIGNS } from './signs';
 import { type Deciding, WholeWords } from './whole-words';
 
 /** From here on only rows near those in sight are drawn, so many at once; each is as high as the others then. */
 const MANY = 40;
-const AT_ONCE = 6;
+const AT_ONCE = 3;
 const ROW_PX = 35;
 const SORTS = [
   ['given', 'the plan'],
@@ -65,9 +68,11 @@ interface Chunk {
 @Component({
   selector: 'lv-marking',
   imports: [
+    AnswerWay,
     ButtonDirective,
     Empty,
     FootBar,
+    GridRow,
     IconButton,
     LucideDynamicIcon,
     MarkingHead,
@@ -102,6 +107,10 @@ export class MarkingGrid {
   protected readonly counted = counted;
   protected readonly legend = Object.values(SIGNS);
   protected readonly ROW_PX = ROW_PX;
+  protected readonly FIRST_PX = 180;
+  protected readonly ITEM_PX = 52;
+  /** Of many rows the widths of the columns are settled: else each row that comes has all of them laid out anew. */
+  protected readonly isMany = computed(() => this.table.rows().length > MANY);
   protected readonly asking = [
     { label: 'Another go', ask: { where: true, onlyWrong: false } },
     { label: 'Another go, without saying where', ask: { where: false, onlyWrong: false } },
@@ -131,9 +140,12 @@ export class MarkingGrid {
       rows: rows.slice(i * size, (i + 1) * size),
     }));
   });
-  private readonly seen = signal<ReadonlySet<string>>(new Set());
-  /** Pieces that came on the page one a frame, at the opening. */
-  private readonly early = signal(1);
+  /** Pieces near what is in sight, and those of them that are drawn: one more each frame. */
+  private readonly near = signal<ReadonlySet<string>>(new Set());
+  private readonly drawn = signal<ReadonlySet<string>>(new Set(['0']));
+  private frame = 0;
+  /** Head, tools, the first rows, the answer, what is said to it. */
+  protected readonly stage = inStages(() => this.table.rows().length > 0, 5);
 
   private readonly at0 = signal<{ learner: Id; item: Id }>({ learner: '', item: '' });
   /** What is chosen; while nothing is, the first. */
@@ -156,7 +168,7 @@ export class MarkingGrid {
   private readonly pickedRows = () => this.table.rows().filter((r) => this.picked().has(r.learnerId));
 
   /** Submitted work in which nothing is left for the teacher to judge. */
-  protected readonly settled = inTurns(() => this.findSettled(this.table.rows()));
+  protected readonly settled = inTurns(() => (this.stage() < 5 ? null : this.findSettled(this.table.rows())));
 
   private readonly since = signal('');
 
@@ -184,44 +196,38 @@ export class MarkingGrid {
       this.since.set(lookedAt(id));
     });
     inject(DestroyRef).onDestroy(() => id && looked(id, clock.iso()));
-    effect((onCleanup) => {
-      this.id();
-      untracked(() => this.early.set(1));
-      let frame = 0;
-      const more = () => {
-        this.early.update((n) => n + 1);
-        if (untracked(this.early) * AT_ONCE < MANY) frame = requestAnimationFrame(more);
-      };
-      frame = requestAnimationFrame(more);
-      onCleanup(() => cancelAnimationFrame(frame));
+    inject(DestroyRef).onDestroy(() => cancelAnimationFrame(this.frame));
+    // What is near comes on the page piece by piece, so that no frame is long; of few rows all are near.
+    effect(() => {
+      if (this.stage() < 4) return;
+      const wanted = this.chunks().filter((k) => this.rows().length <= MANY || this.near().has(k.key));
+      const next = wanted.find((k) => !this.drawn().has(k.key));
+      cancelAnimationFrame(this.frame);
+      if (!next) return;
+      this.frame = requestAnimationFrame(() => this.drawn.update((all) => new Set([...all, next.key])));
     });
   }
 
-  protected readonly sentence = sentence;
   /** Whether it was submitted since the work was last looked at here. */
   protected isNew(r: Row): boolean {
     const since = this.since();
     return since !== '' && (r.go?.submittedAt ?? '') > since;
   }
 
-  protected foldSays(r: Row, ids: readonly string[]): string {
-    const cells = ids.map((id) => r.cellOf(id)).filter((c) => c.item);
-    return cells.length ? `${cells.filter((c) => c.verdict === 'right').length}/${cells.length}` : SIGNS.absent.sign;
-  }
-
   protected isDrawn(k: Chunk): boolean {
-    const isNear = k.rows.some((r) => r.learnerId === this.chosen().learner);
-    return isNear || this.seen().has(k.key) || (this.rows().length <= MANY && k.from < this.early() * AT_ONCE);
+    return this.drawn().has(k.key) || k.rows.some((r) => r.learnerId === this.chosen().learner);
   }
 
   protected see(key: string, isIn: boolean): void {
-    if (this.seen().has(key) === isIn) return;
-    this.seen.update((all) => {
+    if (this.near().has(key) === isIn) return;
+    const turned = (all: ReadonlySet<string>) => {
       const now = new Set(all);
       if (isIn) now.add(key);
       else now.delete(key);
       return now;
-    });
+    };
+    this.near.update(turned);
+    if (!isIn && this.rows().length > MANY) this.drawn.update(turned);
   }
 
   protected readonly sorts = computed(() => {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { ItemBlock } from '@lorvet/core';
+import { type ItemBlock, joinedWords } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Textarea } from 'primeng/textarea';
 import { Formula } from '../ui/blocks/formula';
@@ -9,10 +9,10 @@ import { Accepting } from './accepting';
 import type { Given } from './answering';
 import { MarkingHere } from './here';
 import { NotesBack } from './notes-back';
+import { Phrases } from './phrases';
 import { type Row } from './row';
 import { sentence, SIGNS } from './signs';
 import { SpokenWords } from './spoken-words';
-import { WayBack } from './way-back';
 
 /** One answer as its learner gave it, with the key of their version, the mark and why, and what is said to it. */
 @Component({
@@ -24,9 +24,9 @@ import { WayBack } from './way-back';
     LearnerBlockView,
     NotesBack,
     NumberField,
+    Phrases,
     SpokenWords,
     Textarea,
-    WayBack,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './one-answer.html',
@@ -70,20 +70,13 @@ export class OneAnswer {
   protected readonly answering = this.here.answering;
   protected readonly signs = SIGNS;
   protected readonly sentence = sentence;
+  protected readonly joined = joinedWords;
   protected readonly given: readonly Given[] = ['right', 'partly', 'not-yet'];
   protected readonly told = computed(() => {
     const { item } = this.row().cell(this.column()) ?? {};
     return item ? this.table.told(this.row(), item) : null;
   });
   protected readonly notes = computed(() => this.row().response?.notes ?? {});
-  protected readonly lineage = computed(() => {
-    const d = this.told();
-    return d ? this.table.lineage(this.row(), d.item.id) : null;
-  });
-  protected readonly across = computed(() => this.table.across(this.column()));
-  /** Whose work a row is: a learner's, or that of those who do it together. */
-  protected readonly noun = computed(() => (this.row().members ? 'group' : 'learner'));
-
   /** Whether formulas are wanted in the answer. */
   protected readonly withFormulas = (item: ItemBlock): boolean => 'signs' in item && item.signs === true;
 

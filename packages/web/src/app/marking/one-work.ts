@@ -22,6 +22,7 @@ import { onceDrawn } from '../ui/once-drawn';
 import { FootBar, Panes } from '../ui/panes';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
+import { AnswerWay } from './answer-way';
 import type { Given } from './answering';
 import { MarkingHead } from './head';
 import { MarkingHere } from './here';
@@ -38,6 +39,7 @@ type Page = ReturnType<typeof learnerSheet>['pages'][number];
 @Component({
   selector: 'lv-one-work',
   imports: [
+    AnswerWay,
     ButtonDirective,
     CheckBox,
     Empty,

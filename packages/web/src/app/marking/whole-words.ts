@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import type { MenuItem } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
@@ -8,6 +8,7 @@ import { IconButton } from '../ui/icon-button';
 import { whenIn } from '../ui/when';
 import type { AskAgain } from './answering';
 import { MarkingHere } from './here';
+import { Phrases } from './phrases';
 import { type Row } from './row';
 import { SpokenWords } from './spoken-words';
 
@@ -26,13 +27,16 @@ export const WAYS_TO_ASK: readonly { readonly label: string; readonly ask: AskAg
 /** What is said to the whole of one piece of work, and how it goes on. */
 @Component({
   selector: 'lv-whole-words',
-  imports: [ButtonDirective, IconButton, Menu, SpokenWords, Textarea],
+  imports: [ButtonDirective, IconButton, Menu, Phrases, SpokenWords, Textarea],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './whole-words.html',
   styles: `
     :host {
       display: grid;
       gap: 10px;
+    }
+    .p-button-text {
+      justify-self: start;
     }
     .two {
       flex-wrap: nowrap;
@@ -46,6 +50,8 @@ export class WholeWords {
   readonly row = input.required<Row>();
   readonly decided = output<Deciding>();
   protected readonly answering = inject(MarkingHere).answering;
+  /** Whether a word to the family is being written. */
+  protected readonly forFamily = linkedSignal(() => this.row().learnerId === '');
   protected readonly whenIn = whenIn;
   protected readonly many = many;
   /** How many answers a try holds. */

@@ -7,6 +7,7 @@ import {
   copyIdOf,
   copyState,
   derive,
+  findBlock,
   forLearner,
   type Frozen,
   frozenFor,
@@ -167,7 +168,13 @@ export class WorkTable {
     const cells = this.rows()
       .map((r) => r.cell(column))
       .filter((c) => c?.item);
-    const wordings = new Set(cells.map((c) => c?.item && contentAddress(c.item)));
+    // A name that is filled in makes no other wording.
+    const wordings = new Set(
+      this.rows().flatMap((r) => {
+        const block = id === undefined ? undefined : findBlock(r.base.content, id)?.block;
+        return block ? [contentAddress(block)] : [];
+      }),
+    );
     const leftOut = (family && id ? whereUsed(family, id, []) : []).filter((u) => u.how === 'left out');
     return {
       had: cells.length,

@@ -16,6 +16,7 @@ import type {
   Learner,
   NamedAudience,
   NeedsCard,
+  Phrase,
   ListedObjective,
   Recipe,
   RosterReading,
@@ -182,8 +183,10 @@ export const MarkingActions = createActionGroup({
     /** By the teacher, for the learner: submitted, or a try brought back. */
     'Work changed': props<{ copies: readonly Copy[]; label: string }>(),
     'Response changed': props<{ copyId: Id; go: number; patch: Partial<Response>; label: string; mergeKey?: string }>(),
+    'Phrase saved': props<{ phrase: Phrase }>(),
+    'Phrase removed': props<{ id: Id }>(),
     /** Said to several at once, and undone at once. */
-    'Responses changed': props<{ responses: readonly ResponsePatch[]; label: string }>(),
+    'Responses changed': props<{ responses: readonly ResponsePatch[]; label: string; mergeKey?: string }>(),
     /** What counts for the marks of a whole hand-out, with what follows for what was said already. */
     'Marking set': props<{
       handOutId: Id;

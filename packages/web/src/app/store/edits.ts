@@ -313,6 +313,18 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       for (const { copyId, go, patch } of responses) respond(doc, copyId, go, patch);
     },
     label: (a) => a.label,
+    mergeKey: (a) => a.mergeKey,
+  }),
+  edit(MarkingActions.phraseSaved, {
+    run: (doc, { phrase }) => put(doc, 'phrases', phrase),
+    label: () => 'phrase',
+    mergeKey: (a) => `phrase ${a.phrase.id}`,
+  }),
+  edit(MarkingActions.phraseRemoved, {
+    run: (doc, { id }) => {
+      delete doc.phrases[id];
+    },
+    label: () => 'remove a phrase',
   }),
   edit(MarkingActions.markingSet, {
     run: (doc, { handOutId, patch, responses }) => {

@@ -33,6 +33,7 @@ const NAMES: Readonly<Record<CollectionName, string>> = {
   templates: 'a template',
   objectives: 'an objective',
   recipes: 'a recipe',
+  phrases: 'a phrase',
   removed: 'a removed thing',
 };
 

@@ -39,6 +39,7 @@ export const selectAssets = collection('assets');
 export const selectTemplates = collection('templates');
 export const selectObjectives = collection('objectives');
 export const selectRecipes = collection('recipes');
+export const selectPhrases = collection('phrases');
 export const selectComforts = collection('comforts');
 const selectLearners = collection('learners');
 const selectClasses = collection('classes');

@@ -23,6 +23,7 @@ import {
   selectObjectives,
   selectPast,
   selectPeople,
+  selectPhrases,
   selectProblem,
   selectRecipes,
   selectRemoved,
@@ -56,6 +57,7 @@ export class WorkspaceStore {
   readonly templates = this.store.selectSignal(selectTemplates);
   readonly objectives = this.store.selectSignal(selectObjectives);
   readonly recipes = this.store.selectSignal(selectRecipes);
+  readonly phrases = this.store.selectSignal(selectPhrases);
   readonly removed = this.store.selectSignal(selectRemoved);
   readonly comforts = this.store.selectSignal(selectComforts);
   private readonly everybody = this.store.selectSignal(selectPeople);

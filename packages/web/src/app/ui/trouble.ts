@@ -17,6 +17,7 @@ const NAMES: Readonly<Partial<Record<CollectionName, string>>> = {
   markings: 'Words on a learner’s work',
   templates: 'The template',
   recipes: 'The recipe',
+  phrases: 'The phrase',
 };
 
 /** What of the last changes is not kept, and why. */

@@ -35,6 +35,7 @@ const BOX_OF: Readonly<Record<Kind, BoxName>> = {
   templates: 'lists',
   objectives: 'lists',
   recipes: 'heads',
+  phrases: 'heads',
   removed: 'heads',
   familyHeads: 'heads',
   handOutHeads: 'heads',
