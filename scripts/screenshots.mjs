@@ -22,13 +22,6 @@ const VIEWS = {
   'bench-master': { path: '/bench/puncture', act: (p) => p.locator('[data-block="pun-q3"]').focus() },
   'bench-version': { path: '/bench/rock-pool/rp-sup' },
   tiers: { path: '/bench/right-bus/tiers', act: (p) => p.getByText('Make 2 versions').waitFor() },
-  'bench-page': {
-    path: '/bench/market',
-    act: async (p) => {
-      await p.getByRole('button', { name: 'Settings of page 4' }).click();
-      await p.locator('lv-page-layout').evaluate((e) => e.scrollIntoView({ block: 'center' }));
-    },
-  },
   'bring-in': {
     path: '/bring-in',
     act: async (p) => {
@@ -57,7 +50,6 @@ const VIEWS = {
   },
   plan: { path: '/hand-outs/h-bike' },
   'hand-outs': { path: '/hand-outs' },
-  calendar: { path: '/hand-outs/calendar' },
   desk: {
     path: '/desk',
     act: async (p) => {
@@ -126,6 +118,22 @@ const VIEWS = {
     },
   },
   marking: { path: '/marking/h-survey', act: (p) => p.locator('[data-cell="2-0"]').click() },
+  'one-question': { path: '/marking/h-survey/question?item=rp-q10', act: (p) => p.locator('[data-heap="1"]').focus() },
+  'one-work': {
+    path: '/desk',
+    act: async (p) => {
+      await p.getByRole('button', { name: 'Heron class' }).click();
+      await p.getByRole('button', { name: 'Tamsin W.' }).click();
+      await p.getByRole('link', { name: /Another go/ }).click();
+      await p.getByRole('button', { name: 'Begin another go' }).click();
+      await p.getByRole('button', { name: 'Next' }).click();
+      await p.getByRole('textbox', { name: /pointed shell/ }).fill('limpet');
+      await p.getByText('Saved').waitFor();
+      await p.goto(p.url().replace(/\/desk.*/, '/marking/h-survey/work?learner=l-tamsin&item=rp-q5'));
+      await p.locator('.key[data-item="rp-q5"]').waitFor();
+      await p.locator('.key[data-item="rp-q5"]').evaluate((e) => e.scrollIntoView({ block: 'center' }));
+    },
+  },
   keeping: {
     path: '/hand-outs',
     act: async (p) => {

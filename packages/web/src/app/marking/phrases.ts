@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  booleanAttribute,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { asPhrase, listOf, MOST_PHRASES, type Phrase, withName } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
@@ -29,7 +38,7 @@ export interface SaidPhrase {
         <button type="button" class="phrase" (click)="say(p)">{{ p.words }}</button>
       }
       <button type="button" class="phrase more" (click)="isOpen.set(true)">
-        {{ all().length ? 'All phrases' : 'Your phrases' }}
+        {{ beside().length ? 'All phrases' : 'Your phrases' }}
       </button>
     </div>
     @if (isOpen()) {
@@ -132,6 +141,8 @@ export class Phrases {
   readonly row = input.required<Row>();
   /** What is written in the field: it can be kept as a phrase. */
   readonly written = input('');
+  /** Without phrases beside the field: they are behind one press. */
+  readonly folded = input(false, { transform: booleanAttribute });
   readonly said = output<SaidPhrase>();
   private readonly work = inject(WorkspaceStore);
   private readonly clock = inject(Clock);
@@ -147,7 +158,7 @@ export class Phrases {
   });
   protected readonly beside = computed(() =>
     this.all()
-      .slice(0, BESIDE)
+      .slice(0, this.folded() ? 0 : BESIDE)
       .map((p) => ({ ...p, words: withName(p.text, this.called()) })),
   );
   /** What is written, as a phrase for all, where it is none yet. */
