@@ -54,6 +54,7 @@ export * from './kept';
 export * from './learners/comfort';
 export { contrastOf, deskColours, held, LEAST_CONTRAST } from './learners/contrast';
 export { type Accepted } from './work/accepted';
+export { type GivenLevel, type Rubric } from './work/given-level';
 export * from './work/answer';
 export * from './work/copy';
 export { withLifted } from './work/lifted';

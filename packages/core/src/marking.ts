@@ -1,4 +1,5 @@
 // Marking: with a list of words and the units, which are large.
+export { pointsByLevels, readRubric, rubricLines, withLevel } from './work/rubric';
 export { liftedBefore } from './work/lifted';
 export { accepting, mayAccept, withAccepted } from './work/mark/accepted';
 export { type Alike, gatherAlike, type Gathered } from './work/mark/gather';

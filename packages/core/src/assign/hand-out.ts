@@ -6,6 +6,7 @@ import { withBlocks } from '../activity/with-blocks';
 import type { Frozen, FrozenById } from './held/frozen';
 import { lineageStepSchema } from './held/lineage-step';
 import { acceptedSchema } from '../work/accepted';
+import { rubricSchema } from '../work/given-level';
 import { placeSchema } from './place';
 
 export * from './companion';
@@ -159,6 +160,8 @@ export const handOutSchema = z.object({
   givenAt: z.string().nullable(),
   /** When marks and words go out: with the decision; by hand (empty); or at a local date and time. */
   marksAt: localSchema.optional(),
+  /** Rubrics, by question. */
+  rubrics: z.record(idSchema, rubricSchema).optional(),
   /** Answers that count as right besides the keys. */
   accepted: z.array(acceptedSchema).max(500).optional(),
   /** Taken out of sight after it was given; what was done stays. */

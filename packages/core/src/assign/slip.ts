@@ -1,4 +1,5 @@
 import { comfortSchema, toolsSchema } from '../learners/comfort';
+import { writingSchema } from '../work/answer';
 import { HELD, noteSchema, releasedMarkSchema } from '../work/copy';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
@@ -27,6 +28,10 @@ export const saidSchema = z.strictObject({
   voice: z.string().max(80).default(''),
   /** The same on one answer, by item. */
   voices: z.record(z.string(), z.string().max(80)).default({}),
+  /** What the teacher wrote on drawings and photographs, by item. */
+  writing: z.record(z.string(), writingSchema).default({}),
+  /** Levels that the teacher gave, by item, each in words. */
+  levels: z.record(z.string(), z.array(z.string().max(700))).default({}),
   /** Questions that can be answered anew in the go after `go`; empty for all. */
   only: z.array(z.string()).default([]),
   /** The go that was decided on and is not to be told of yet, and from when it is: local date and time, or 'held'. */
@@ -41,7 +46,19 @@ export function saidAt(said: Said, now: string): Said {
   if (said.outAt !== HELD && said.outAt <= now) return { ...said, heldGo: 0, outAt: '' };
   const { [said.heldGo]: _, ...decisions } = said.decisions;
   if (said.go !== said.heldGo) return { ...said, decisions };
-  return { ...said, decisions, go: 0, comment: '', comments: {}, marks: {}, voice: '', voices: {}, only: [] };
+  return {
+    ...said,
+    decisions,
+    go: 0,
+    comment: '',
+    comments: {},
+    marks: {},
+    voice: '',
+    voices: {},
+    writing: {},
+    levels: {},
+    only: [],
+  };
 }
 
 export const NOTHING_SAID: Said = {
@@ -54,6 +71,8 @@ export const NOTHING_SAID: Said = {
   notes: {},
   voice: '',
   voices: {},
+  writing: {},
+  levels: {},
   only: [],
   heldGo: 0,
   outAt: '',

@@ -16,6 +16,24 @@ export const strokeSchema = z.object({
 });
 export type Stroke = z.infer<typeof strokeSchema>;
 
+/** Words that are set down on a sheet. */
+const setDownSchema = z.object({ ...pointSchema.shape, text: z.string().max(500) });
+
+/** What is written on a learner's drawing or photograph: smaller than a drawing may be, since it goes out with every word. */
+export const writingSchema = z.strictObject({
+  kind: z.literal('drawing'),
+  strokes: z.array(strokeSchema.extend({ points: z.array(z.number()).max(3000) })).max(200),
+  words: z.array(setDownSchema).max(30),
+});
+export type Writing = z.infer<typeof writingSchema>;
+
+/** A drawing as it can be kept as writing: what is beyond its measure is left away. */
+export const asWriting = (drawn: Of<'drawing'>): Writing => ({
+  kind: 'drawing',
+  strokes: drawn.strokes.slice(0, 200).map((s) => ({ ...s, points: s.points.slice(0, 3000) })),
+  words: drawn.words.slice(0, 30),
+});
+
 /** What a learner gave for one item in one go. */
 export const answerSchema = z.discriminatedUnion('kind', [
   /** Option, entry, step or cell ids; for things put in order, in that order. */
@@ -29,7 +47,7 @@ export const answerSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('drawing'),
     strokes: z.array(strokeSchema).max(3000),
-    words: z.array(z.object({ ...pointSchema.shape, text: z.string().max(500) })).max(100),
+    words: z.array(setDownSchema).max(100),
   }),
   /** Photographs or recordings by their asset's id; `best` is the one that counts. */
   z.object({ kind: z.literal('media'), takes: z.array(z.string().max(80)).max(20), best: z.string().max(80) }),

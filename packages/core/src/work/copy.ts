@@ -1,8 +1,9 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { usedSchema } from '../learners/comfort';
-import { answerIsEmpty, answerSchema, emptied, verdictSchema } from './answer';
+import { answerIsEmpty, answerSchema, emptied, verdictSchema, type Writing, writingSchema } from './answer';
 import { liftedSchema } from './lifted';
+import { givenLevelSchema, MOST_CRITERIA } from './given-level';
 import { journalSchema, overtakenSchema, type Pen, recorded, stepped, type Written } from './journal';
 
 /** What was written and put aside for a fresh start: nothing of it is lost. */
@@ -121,6 +122,10 @@ export const responseSchema = z.object({
   /** The asset in which the teacher speaks to the learner; and on one answer, by item. */
   voice: z.string().max(80).optional(),
   voices: z.record(z.string(), z.string().max(80)).optional(),
+  /** Levels that were given, by item, in their words. */
+  levels: z.record(z.string(), z.array(givenLevelSchema).max(MOST_CRITERIA)).optional(),
+  /** What is written on drawings and photographs, by item. */
+  writing: z.record(z.string(), writingSchema).optional(),
   /** What is said of it to the family, in their report. */
   family: z.string().max(2000).optional(),
   /** How another go is asked for. */
@@ -170,6 +175,8 @@ export function saidOf(marking: Marking): {
   notes: Record<string, Note[]>;
   voice: string;
   voices: Record<string, string>;
+  writing: Record<string, Writing>;
+  levels: Record<string, string[]>;
   only: string[];
   heldGo: number;
   outAt: string;
@@ -190,11 +197,17 @@ export function saidOf(marking: Marking): {
     notes: notesOf(marking),
     voice: last?.voice ?? '',
     voices: isOpen ? { ...last?.voices } : {},
+    writing: isOpen ? { ...last?.writing } : {},
+    levels: isOpen ? levelsSaid(last?.levels ?? {}) : {},
     only: last?.decision === 'another go' ? [...(last.again?.only ?? [])] : [],
     heldGo: held?.go ?? 0,
     outAt: held ? held.heldUntil || HELD : '',
   };
 }
+
+/** Levels in words, by item: "Names a part: names it". */
+const levelsSaid = (all: NonNullable<Response['levels']>): Record<string, string[]> =>
+  Object.fromEntries(Object.entries(all).map(([id, given]) => [id, given.map((g) => `${g.criterion}: ${g.level}`)]));
 
 /** In place of a time, where it is let out by hand. */
 export const HELD = 'held';
@@ -211,7 +224,7 @@ export function notesOf(marking: Marking): Record<string, Note[]> {
 const hasBegun = (r: Response): boolean =>
   r.decision !== null ||
   r.comment !== '' ||
-  [r.marks, r.comments, r.voices ?? {}].some((by) => Object.keys(by).length > 0);
+  [r.marks, r.comments, r.voices ?? {}, r.writing ?? {}].some((by) => Object.keys(by).length > 0);
 
 /** Whether a submitted go may be taken back by who submitted it: until the teacher has begun to mark it. */
 export function mayTakeBack(copy: Pick<Copy, 'goes'> | undefined, begun: readonly number[]): boolean {

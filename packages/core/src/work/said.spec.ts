@@ -9,6 +9,7 @@ const first: Response = {
   comment: 'Nearly there.',
   comments: { q2: 'Look at the text.' },
   voices: { q2: 'asset-1' },
+  writing: { q2: { kind: 'drawing', strokes: [], words: [{ x: 1, y: 1, text: 'here' }] } },
   released: { q1: { verdict: 'right', points: 1, outOf: 1 }, q2: { verdict: 'not-yet', points: 0, outOf: 1 } },
   origins: { q1: { sheet: 's', by: 'rule', why: 'The key was chosen.' } },
 };
@@ -29,7 +30,7 @@ describe('what goes to the learner', () => {
       only: ['q2'],
     });
     const silent = said({ ...first, again: { where: false, only: ['q2'] } });
-    expect(silent).toMatchObject({ comment: 'Nearly there.', comments: {}, voices: {}, marks: {} });
+    expect(silent).toMatchObject({ comment: 'Nearly there.', comments: {}, voices: {}, writing: {}, marks: {} });
     // Complete, the same work says it.
     expect(said({ ...second, again: { where: false } }).marks).toEqual(first.released);
   });

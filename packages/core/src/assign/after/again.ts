@@ -25,12 +25,13 @@ type Planned = Omit<
 function plannedOf(handOut: HandOut): Planned {
   const { kind, familyId, title, way, note, classIds, groupIds, learnerIds, audienceIds, leftOutIds } = handOut;
   const { lines, rules, teams, companions, unit, objectiveIds, points, category, goes } = handOut;
-  const { opensAt, dueAt, closesAt, answersAt, marksAt, zone, ownDates, place } = handOut;
+  const { opensAt, dueAt, closesAt, answersAt, marksAt, rubrics, zone, ownDates, place } = handOut;
   return {
     ...{ kind, familyId, title, way, note, classIds, groupIds, learnerIds, audienceIds, leftOutIds },
     ...{ lines, rules, teams, companions, unit, objectiveIds, points, category, goes },
     ...{ opensAt, dueAt, closesAt, answersAt, zone, ownDates },
     ...(marksAt === undefined ? {} : { marksAt }),
+    ...(rubrics ? { rubrics } : {}),
     // An activity beside it is held fast anew when it is given.
     companions: companions.map((c) => (c.is === 'activity' ? { ...c, frozen: '' } : c)),
     // What learners wrote to each other's places is their work.

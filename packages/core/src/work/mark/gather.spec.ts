@@ -113,7 +113,7 @@ it('totals are the sum of the marks that count, and say how many are still the t
 });
 
 it('words are found in every list, from its first to its last, and nothing between two of them', () => {
-  for (const w of ['a', 'anemone', 'zoom', 'limpet', 'colour', 'color', 'crab', 'and', 'the'])
+  for (const w of ['a', 'anemone', 'zoom', 'limpet', 'colour', 'crab', 'and', 'the'])
     expect([w, isKnownWord(w)]).toEqual([w, true]);
   for (const w of ['limpit', 'crabz', '', 'zzzz', 'aaaa', 'anemony']) expect([w, isKnownWord(w)]).toEqual([w, false]);
 });

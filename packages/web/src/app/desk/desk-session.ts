@@ -224,8 +224,17 @@ export class DeskSession {
     const lastMarks = isOut && (isAbout || isLast) ? said.marks : {};
     const marks = isAbout ? lastMarks : {};
     return isAbout || isLast
-      ? { comment: said.comment, comments: said.comments, voice: said.voice, voices: said.voices, marks, lastMarks }
-      : { comment: '', comments: {}, voice: '', voices: {}, marks, lastMarks };
+      ? {
+          comment: said.comment,
+          comments: said.comments,
+          voice: said.voice,
+          voices: said.voices,
+          writing: said.writing,
+          levels: said.levels,
+          marks,
+          lastMarks,
+        }
+      : { comment: '', comments: {}, voice: '', voices: {}, writing: {}, levels: {}, marks, lastMarks };
   }
 
   /** The answers, once they are out, for who is done. */

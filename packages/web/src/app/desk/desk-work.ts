@@ -31,6 +31,10 @@ export interface TeacherSaid {
   readonly voice: string;
   /** The same on one answer, by item. */
   readonly voices: Said['voices'];
+  /** Levels that they gave, by item, in words. */
+  readonly levels: Said['levels'];
+  /** What they wrote on drawings and photographs, by item. */
+  readonly writing: Said['writing'];
   /** The answers by question, once they are out and the work is done. */
   readonly keys: Readonly<Record<string, string>>;
 }
@@ -43,6 +47,8 @@ export const NOTHING_SAID: TeacherSaid = {
   notes: {},
   voice: '',
   voices: {},
+  writing: {},
+  levels: {},
   keys: {},
 };
 

@@ -1,6 +1,8 @@
 import { inject } from '@angular/core';
 import {
   type Answer,
+  answerIsEmpty,
+  asWriting,
   broughtBack,
   asSubmitted,
   asTakenBack,
@@ -11,8 +13,9 @@ import {
   type Id,
   type ItemBlock,
   type Response,
+  type Rubric,
 } from '@lorvet/core';
-import { marksToRelease, originsOf } from '@lorvet/core/marking';
+import { marksToRelease, originsOf, pointsByLevels, withLevel } from '@lorvet/core/marking';
 import { Clock } from '../platform/clock';
 import { counted } from '../platform/many';
 import type { KeptAsset } from '../platform/storage/kept-asset';
@@ -102,6 +105,36 @@ export class Answering {
     if (!item) return this.respond(row, { voice: '' }, 'take spoken words away');
     const { [item.id]: _, ...voices } = row.response?.voices ?? {};
     this.respond(row, { voices }, 'take spoken words away');
+  }
+
+  /** A level of a question's rubric; once each criterion has one, they make the mark. */
+  level(row: Row, item: ItemBlock, criterionId: Id, levelId: Id): void {
+    const rubric = this.handOut()?.rubrics?.[item.id];
+    if (!rubric) return;
+    const given = withLevel(rubric, row.response?.levels?.[item.id] ?? [], criterionId, levelId);
+    const levels = { ...row.response?.levels, [item.id]: given };
+    const points = pointsByLevels(rubric, given, item.points);
+    if (points === null) return this.respond(row, { levels }, 'level');
+    const verdict: Given = points >= item.points ? 'right' : points > 0 ? 'partly' : 'not-yet';
+    const { patch } = this.marked(row, { ...row.response?.marks, [item.id]: { verdict, points } });
+    this.respond(row, { levels, ...patch }, 'level');
+  }
+
+  /** The rubric of a question; null takes it away. Levels that were given stay as they were said. */
+  setRubric(itemId: Id, rubric: Rubric | null): void {
+    const h = this.handOut();
+    if (!h) return;
+    const { [itemId]: _, ...rest } = h.rubrics ?? {};
+    const rubrics = rubric ? { ...rest, [itemId]: rubric } : rest;
+    const label = rubric ? 'rubric' : 'take a rubric away';
+    this.work.dispatch(MarkingActions.markingSet({ handOutId: h.id, patch: { rubrics }, responses: [], label }));
+  }
+
+  /** What is written on a learner's drawing or photograph: a layer of its own. */
+  writeOn(row: Row, item: ItemBlock, drawn: Extract<Answer, { kind: 'drawing' }>): void {
+    const { [item.id]: _, ...rest } = row.response?.writing ?? {};
+    const writing = answerIsEmpty(drawn) ? rest : { ...rest, [item.id]: asWriting(drawn) };
+    this.respond(row, { writing }, 'write on a drawing');
   }
 
   comment(row: Row, text: string): void {

@@ -1,15 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, untracked } from '@angular/core';
 import { type ItemBlock, joinedWords } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Textarea } from 'primeng/textarea';
 import { Formula } from '../ui/blocks/formula';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
+import { canWriteOn, WrittenOn } from '../ui/blocks/written-on';
 import { NumberField } from '../ui/controls/number';
 import { Accepting } from './accepting';
 import type { Given } from './answering';
 import { MarkingHere } from './here';
 import { NotesBack } from './notes-back';
 import { Phrases } from './phrases';
+import { ByLevels } from './by-levels';
 import { type Row } from './row';
 import { sentence, SIGNS } from './signs';
 import { SpokenWords } from './spoken-words';
@@ -20,6 +22,7 @@ import { SpokenWords } from './spoken-words';
   imports: [
     Accepting,
     ButtonDirective,
+    ByLevels,
     Formula,
     LearnerBlockView,
     NotesBack,
@@ -27,6 +30,7 @@ import { SpokenWords } from './spoken-words';
     Phrases,
     SpokenWords,
     Textarea,
+    WrittenOn,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './one-answer.html',
@@ -75,6 +79,16 @@ export class OneAnswer {
   protected readonly told = computed(() => {
     const { item } = this.row().cell(this.column()) ?? {};
     return item ? this.table.told(this.row(), item) : null;
+  });
+  /** A drawing or a photograph, which can be written on. */
+  protected readonly writable = computed(() => {
+    const d = this.told();
+    return d?.seen && d.answer && canWriteOn(d.seen, d.answer) ? { block: d.seen, answer: d.answer } : null;
+  });
+  /** Whether it is being written on; what is written already is there at once. */
+  protected readonly writing = linkedSignal(() => {
+    const id = this.told()?.item.id;
+    return id !== undefined && untracked(() => this.row().response?.writing?.[id]) !== undefined;
   });
   protected readonly notes = computed(() => this.row().response?.notes ?? {});
   /** Whether formulas are wanted in the answer. */

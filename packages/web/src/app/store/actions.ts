@@ -190,7 +190,7 @@ export const MarkingActions = createActionGroup({
     /** What counts for the marks of a whole hand-out, with what follows for what was said already. */
     'Marking set': props<{
       handOutId: Id;
-      patch: Partial<Pick<HandOut, 'accepted' | 'marksAt'>>;
+      patch: Partial<Pick<HandOut, 'accepted' | 'marksAt' | 'rubrics'>>;
       responses: readonly ResponsePatch[];
       label: string;
     }>(),

@@ -1,6 +1,7 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { type Answer, answerIsEmpty, type LearnerBlock, type Overtaken, type Said, takenIn } from '@lorvet/core/desk';
+import { WrittenOn } from '../../ui/blocks/written-on';
 import { Media } from '../../ui/blocks/media';
 import { Say, saying } from '../../ui/say/say';
 import { GoBefore } from './go-before';
@@ -16,6 +17,10 @@ export interface BesideAll {
   readonly comments: Said['comments'];
   /** Assets in which the teacher speaks about it. */
   readonly voices: Said['voices'];
+  /** Levels that the teacher gave, in words. */
+  readonly levels: Said['levels'];
+  /** What the teacher wrote on drawings and photographs. */
+  readonly writing: Said['writing'];
   readonly keys: Readonly<Record<string, string>>;
   /** What was answered in the go before, where that is shown. */
   readonly before: Readonly<Record<string, Answer>>;
@@ -27,7 +32,7 @@ export interface BesideAll {
 /** What stands beside one question: who wrote it, its mark, what was before, what the teacher said, the answer. */
 @Component({
   selector: 'lv-beside-question',
-  imports: [GoBefore, MarkOf, Media, NgTemplateOutlet],
+  imports: [GoBefore, MarkOf, Media, NgTemplateOutlet, WrittenOn],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let b = block();
@@ -67,8 +72,24 @@ export interface BesideAll {
       </details>
     }
     <ng-container *ngTemplateOutlet="said; context: { $implicit: notes.slice(-most) }" />
+    @for (level of all.levels[b.id] ?? []; track $index) {
+      <p class="word said" lang="en" dir="auto">{{ level }}</p>
+    }
     @if (all.comments[b.id]; as said) {
       <p class="word said" lang="en" dir="auto">{{ said }}</p>
+    }
+    @if (written(); as on) {
+      <div class="word said">
+        <p>{{ t('Your teacher wrote on it:') }}</p>
+        @defer (on immediate) {
+          <lv-written-on
+            [block]="b"
+            [answer]="on.answer"
+            [writing]="on.writing"
+            [label]="t('Your teacher wrote on it:')"
+          />
+        }
+      </div>
     }
     @if (all.voices[b.id]; as asset) {
       <div class="word said">
@@ -128,5 +149,12 @@ export class BesideQuestion {
   protected readonly t = saying();
   protected readonly most = MOST_OPEN;
   protected readonly empty = answerIsEmpty;
+  /** What the teacher wrote on the answer that stands here, or on the one of the go before. */
+  protected readonly written = computed(() => {
+    const id = this.block().id;
+    const writing = this.beside().writing[id];
+    const answer = this.beside().before[id] ?? this.answer();
+    return writing && answer ? { writing, answer } : null;
+  });
   protected readonly with = (o: Overtaken): Answer => takenIn(this.answer(), o);
 }

@@ -95,6 +95,8 @@ describe('beside a question', () => {
     notes: {},
     comments: {},
     voices: {},
+    writing: {},
+    levels: {},
     keys: {},
     before: {},
     wrote: {},

@@ -233,12 +233,14 @@ export class SheetView {
   protected readonly besideAll = computed((): BesideAll => {
     const names = new Map(this.together()?.members.map((m) => [m.id, m.name]));
     const wrote = Object.entries(this.together()?.by ?? {}).map(([item, id]) => [item, names.get(id) ?? '']);
-    const { marks, notes, comments, keys, voices } = this.said();
+    const { marks, notes, comments, keys, voices, writing, levels } = this.said();
     return {
       marks,
       notes,
       comments,
       voices,
+      writing,
+      levels,
       keys,
       before: this.besideBefore() ? this.tries().before : {},
       wrote: Object.fromEntries(wrote) as Record<string, string>,

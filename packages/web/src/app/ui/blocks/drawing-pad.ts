@@ -53,6 +53,8 @@ export class DrawingPad {
   readonly locked = input(false);
   readonly assetId = input('');
   readonly alt = input('');
+  /** What lies under it, and is not changed: what somebody else drew. */
+  readonly under = input<Answer>();
   /** Height over width where there is no picture. */
   readonly ratio = input(0.5);
   private readonly onceDrawn = onceDrawn();
@@ -72,8 +74,11 @@ export class DrawingPad {
   private readonly shape = signal(0.5);
   protected readonly paths = computed(() => {
     const now = this.open();
-    return now ? [...this.done(), this.drawnAs(now)] : this.done();
+    const all = [...this.below(), ...this.done()];
+    return now ? [...all, this.drawnAs(now)] : all;
   });
+  protected readonly wordsBelow = computed(() => drawingOf(this.under()).words);
+  private readonly below = computed(() => drawingOf(this.under()).strokes.map((s) => this.drawnAs(s)));
   /** What was drawn before the stroke that is being drawn: only that one is drawn anew with each move. */
   private readonly done = computed(() => this.value().strokes.map((s) => this.drawnAs(s)));
 

@@ -173,6 +173,7 @@ export const AR: Table = {
   'This is submitted. You can take it back until your teacher begins to look at it.':
     'سُلّم هذا. يمكنك استعادته حتى يبدأ معلّمك النظر فيه.',
   'Take it back': 'استعده',
+  'Your teacher wrote on it:': 'كتب معلّمك عليه:',
   'Only some questions are open now. The others stay as they are.':
     'بعض الأسئلة فقط مفتوحة الآن. وتبقى الأسئلة الأخرى كما هي.',
   'Your teacher asks for another go. What you wrote stays there as a start.':

@@ -136,6 +136,7 @@ export const ES = {
   'This is submitted. You can take it back until your teacher begins to look at it.':
     'Está entregado. Puedes recuperarlo hasta que tu profe empiece a mirarlo.',
   'Take it back': 'Recuperarlo',
+  'Your teacher wrote on it:': 'Tu profe escribió encima:',
   'Only some questions are open now. The others stay as they are.':
     'Ahora solo algunas preguntas están abiertas. Las demás se quedan como están.',
   'Your teacher asks for another go. What you wrote stays there as a start.':

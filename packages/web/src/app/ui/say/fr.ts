@@ -136,6 +136,7 @@ export const FR: Table = {
   'This is submitted. You can take it back until your teacher begins to look at it.':
     'C’est rendu. Tu peux le reprendre tant que ton prof n’a pas commencé à le regarder.',
   'Take it back': 'Le reprendre',
+  'Your teacher wrote on it:': 'Ton prof a écrit dessus :',
   'Only some questions are open now. The others stay as they are.':
     'Seules certaines questions sont ouvertes maintenant. Les autres restent comme elles sont.',
   'Your teacher asks for another go. What you wrote stays there as a start.':

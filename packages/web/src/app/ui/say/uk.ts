@@ -154,6 +154,7 @@ export const UK: Table = {
   'This is submitted. You can take it back until your teacher begins to look at it.':
     'Роботу здано. Її можна забрати, доки вчитель не почав дивитися.',
   'Take it back': 'Забрати',
+  'Your teacher wrote on it:': 'Учитель написав на цьому:',
   'Only some questions are open now. The others stay as they are.':
     'Зараз відкрито лише деякі запитання. Решта залишається як є.',
   'Your teacher asks for another go. What you wrote stays there as a start.':
