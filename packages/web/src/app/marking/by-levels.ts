@@ -6,7 +6,7 @@ import { Textarea } from 'primeng/textarea';
 import { Clock } from '../platform/clock';
 import { DIALOG } from '../ui/dialog';
 import { FileButton } from '../ui/file-button';
-import { ProblemCard } from '../ui/problem';
+import { ProblemCard, type Wrong } from '../ui/problem';
 import { MarkingHere } from './here';
 import { type Row } from './row';
 
@@ -103,7 +103,7 @@ export class ByLevels {
   protected readonly here = inject(MarkingHere);
   private readonly clock = inject(Clock);
   protected readonly isOpen = signal(false);
-  protected readonly problem = signal<Problem | null>(null);
+  protected readonly problem = signal<Wrong | null>(null);
   protected readonly lines = signal('');
   protected readonly rubric = computed(() => this.here.table.handOut()?.rubrics?.[this.item().id]);
   /** The level given, by criterion. */
@@ -133,7 +133,7 @@ export class ByLevels {
       this.isOpen.set(false);
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      this.problem.set(error);
+      this.problem.set({ message: error.message, details: error.details });
     }
   }
 }
