@@ -1,19 +1,12 @@
-import { closeSync, openSync, writeSync } from 'node:fs';
-import { type Asset, BackupWriter, COLLECTIONS, findBlock, isItem } from '../src/index';
+import { findBlock, isItem } from '../src/index';
 import { gatherAlike, type Gathered, markItem } from '../src/marking';
 import { workToMark } from './marking';
+import { writeBackupTo } from './write-backup';
 
 /** Writes a backup with work to mark; the name of its file is the argument. Says what it takes to gather 400 answers. */
 const [, , name = 'marking.zip'] = process.argv;
 const workspace = workToMark();
-const file = openSync(name, 'w');
-const writer = new BackupWriter('2026-11-24T09:00:00.000Z', (bytes) => writeSync(file, bytes));
-for (const c of COLLECTIONS)
-  for (const record of Object.values(workspace[c]))
-    if (c === 'assets') writer.addAsset(record as Asset);
-    else writer.add(c, record);
-writer.end();
-closeSync(file);
+writeBackupTo(name, workspace);
 
 const MOST_MS = 100;
 const rows = ['many-q1', 'many-q13'].map((id) => {

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { RouterLink } from '@angular/router';
 import { type ReleasedMark, responseTo, saidOf } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
@@ -9,13 +8,13 @@ import { WorkspaceStore } from '../store/workspace';
 import { Media } from '../ui/blocks/media';
 import { DateField } from '../ui/controls/date';
 import { Radios } from '../ui/controls/radios';
-import { Empty } from '../ui/empty';
 import { growing } from '../ui/growing';
 import { Near } from '../ui/near';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { MarkingHead } from './head';
 import { MarkingHere } from './here';
+import { NotHere } from './not-here';
 
 /** Rows that are drawn at once. */
 const ROWS = 15;
@@ -25,7 +24,7 @@ type FileKind = 'answers' | 'points' | 'gradebook' | 'statements';
 /** When marks and words reach the learners, looked at first as each will see them; and the results as files. */
 @Component({
   selector: 'lv-letting-out',
-  imports: [ButtonDirective, DateField, Empty, MarkingHead, Media, Near, Radios, RouterLink, SwatchMark],
+  imports: [ButtonDirective, DateField, MarkingHead, NotHere, Media, Near, Radios, SwatchMark],
   providers: [MarkingHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './letting-out.html',

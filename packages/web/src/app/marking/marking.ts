@@ -22,7 +22,6 @@ import { Clock } from '../platform/clock';
 import { counted, many } from '../platform/many';
 import { WorkspaceStore } from '../store/workspace';
 import { SELECT } from '../ui/controls/select';
-import { Empty } from '../ui/empty';
 import { IconButton } from '../ui/icon-button';
 import { inStages } from '../ui/in-stages';
 import { inTurns } from '../ui/in-turns';
@@ -33,19 +32,18 @@ import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { AnswerWay } from './answer-way';
 import type { AskAgain, Given } from './answering';
+import { GridPieces, MANY } from './grid-pieces';
 import { GridRow } from './grid-row';
 import { GridView, type SortBy } from './grid-view';
 import { MarkingHead } from './head';
 import { MarkingHere } from './here';
+import { NotHere } from './not-here';
 import { looked, lookedAt } from './looked';
 import { OneAnswer } from './one-answer';
 import { type Row } from './row';
 import { SIGNS } from './signs';
 import { type Deciding, WholeWords } from './whole-words';
 
-/** From here on only rows near those in sight are drawn, so many at once; each is as high as the others then. */
-const MANY = 40;
-const AT_ONCE = 3;
 const ROW_PX = 35;
 const SORTS = [
   ['given', 'the plan'],
@@ -58,24 +56,18 @@ const SORTS = [
 const ITEM = 'item ';
 const GIVEN: readonly Given[] = ['right', 'partly', 'not-yet'];
 
-interface Chunk {
-  readonly key: string;
-  readonly from: number;
-  readonly rows: readonly Row[];
-}
-
 /** Learners down, the master's items across: one column is one question, whoever had which wording. */
 @Component({
   selector: 'lv-marking',
   imports: [
     AnswerWay,
     ButtonDirective,
-    Empty,
     FootBar,
     GridRow,
     IconButton,
     LucideDynamicIcon,
     MarkingHead,
+    NotHere,
     Menu,
     OneAnswer,
     Panes,
@@ -130,22 +122,13 @@ export class MarkingGrid {
   protected readonly view = new GridView(this.table, () => this.members());
   protected readonly rows = this.view.rows;
   protected readonly filters = signal(false);
-  /** The rows in pieces that are drawn or not. */
-  protected readonly chunks = computed((): Chunk[] => {
-    const rows = this.rows();
-    const size = AT_ONCE;
-    return Array.from({ length: Math.ceil(rows.length / size) }, (_, i) => ({
-      key: `${i}`,
-      from: i * size,
-      rows: rows.slice(i * size, (i + 1) * size),
-    }));
-  });
-  /** Pieces near what is in sight, and those of them that are drawn: one more each frame. */
-  private readonly near = signal<ReadonlySet<string>>(new Set());
-  private readonly drawn = signal<ReadonlySet<string>>(new Set(['0']));
-  private frame = 0;
   /** Head, tools, the first rows, the answer, what is said to it. */
   protected readonly stage = inStages(() => this.table.rows().length > 0, 5);
+  protected readonly pieces = new GridPieces(
+    this.rows,
+    () => this.stage() >= 4,
+    () => this.chosen().learner,
+  );
 
   private readonly at0 = signal<{ learner: Id; item: Id }>({ learner: '', item: '' });
   /** What is chosen; while nothing is, the first. */
@@ -196,38 +179,12 @@ export class MarkingGrid {
       this.since.set(lookedAt(id));
     });
     inject(DestroyRef).onDestroy(() => id && looked(id, clock.iso()));
-    inject(DestroyRef).onDestroy(() => cancelAnimationFrame(this.frame));
-    // What is near comes on the page piece by piece, so that no frame is long; of few rows all are near.
-    effect(() => {
-      if (this.stage() < 4) return;
-      const wanted = this.chunks().filter((k) => this.rows().length <= MANY || this.near().has(k.key));
-      const next = wanted.find((k) => !this.drawn().has(k.key));
-      cancelAnimationFrame(this.frame);
-      if (!next) return;
-      this.frame = requestAnimationFrame(() => this.drawn.update((all) => new Set([...all, next.key])));
-    });
   }
 
   /** Whether it was submitted since the work was last looked at here. */
   protected isNew(r: Row): boolean {
     const since = this.since();
     return since !== '' && (r.go?.submittedAt ?? '') > since;
-  }
-
-  protected isDrawn(k: Chunk): boolean {
-    return this.drawn().has(k.key) || k.rows.some((r) => r.learnerId === this.chosen().learner);
-  }
-
-  protected see(key: string, isIn: boolean): void {
-    if (this.near().has(key) === isIn) return;
-    const turned = (all: ReadonlySet<string>) => {
-      const now = new Set(all);
-      if (isIn) now.add(key);
-      else now.delete(key);
-      return now;
-    };
-    this.near.update(turned);
-    if (!isIn && this.rows().length > MANY) this.drawn.update(turned);
   }
 
   protected readonly sorts = computed(() => {

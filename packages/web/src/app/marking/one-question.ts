@@ -9,7 +9,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { Router, RouterLink } from '@angular/router';
+import { Router } from '@angular/router';
 import { answerIsEmpty, findBlock, forLearner, isItem, keyWordsOf, type Verdict } from '@lorvet/core';
 import type { Alike, Gathered } from '@lorvet/core/marking';
 import { ButtonDirective } from 'primeng/button';
@@ -17,7 +17,6 @@ import { counted, many } from '../platform/many';
 import { LearnerBlockView } from '../ui/blocks/learner-block';
 import { CheckBox } from '../ui/controls/check';
 import { SELECT } from '../ui/controls/select';
-import { Empty } from '../ui/empty';
 import { growing } from '../ui/growing';
 import { IconButton } from '../ui/icon-button';
 import { Near } from '../ui/near';
@@ -28,6 +27,7 @@ import type { Given } from './answering';
 import { Gathering } from './gathering';
 import { MarkingHead } from './head';
 import { MarkingHere } from './here';
+import { NotHere } from './not-here';
 import { type Row } from './row';
 import { sentence, SIGNS } from './signs';
 
@@ -48,12 +48,11 @@ interface Heap extends Alike {
     Accepting,
     ButtonDirective,
     CheckBox,
-    Empty,
     IconButton,
     LearnerBlockView,
     MarkingHead,
+    NotHere,
     Near,
-    RouterLink,
     SwatchMark,
     ...SELECT,
   ],

@@ -9,14 +9,13 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
-import { Router, RouterLink } from '@angular/router';
+import { Router } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Go, itemsOf, learnerSheet, responseTo, sameAnswer, type Verdict } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Splitter } from 'primeng/splitter';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { CheckBox } from '../ui/controls/check';
-import { Empty } from '../ui/empty';
 import { IconButton } from '../ui/icon-button';
 import { onceDrawn } from '../ui/once-drawn';
 import { FootBar, Panes } from '../ui/panes';
@@ -26,6 +25,7 @@ import { AnswerWay } from './answer-way';
 import type { Given } from './answering';
 import { MarkingHead } from './head';
 import { MarkingHere } from './here';
+import { NotHere } from './not-here';
 import { OneAnswer } from './one-answer';
 import { sentence, SIGNS } from './signs';
 import { type Deciding, WholeWords } from './whole-words';
@@ -42,15 +42,14 @@ type Page = ReturnType<typeof learnerSheet>['pages'][number];
     AnswerWay,
     ButtonDirective,
     CheckBox,
-    Empty,
     FootBar,
     IconButton,
     LaidPage,
     LucideDynamicIcon,
     MarkingHead,
+    NotHere,
     OneAnswer,
     Panes,
-    RouterLink,
     Splitter,
     SwatchMark,
     WholeWords,
