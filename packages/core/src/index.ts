@@ -113,6 +113,7 @@ export {
   waits,
 } from './upkeep/upkeep';
 export * from './work/phrase';
+export { saidOf, type SaidToGo } from './work/said';
 export { plainWords } from './work/plain-words';
 export * from './keep/heads';
 export * from './keep/index-changes';

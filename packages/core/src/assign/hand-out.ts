@@ -117,6 +117,8 @@ export const doneSchema = z.object({
 });
 export type Done = z.infer<typeof doneSchema>;
 
+/** As many photographs and scans of one hand-out wait to be placed. */
+export const MOST_TO_PLACE = 400;
 export const handOutSchema = z.object({
   id: idSchema,
   kind: handOutKindSchema.default('work'),
@@ -164,6 +166,10 @@ export const handOutSchema = z.object({
   rubrics: z.record(idSchema, rubricSchema).optional(),
   /** Answers that count as right besides the keys. */
   accepted: z.array(acceptedSchema).max(500).optional(),
+  /** Photographs and scans of learners' sheets that are not placed yet, by their assets. */
+  toPlace: z.array(z.string().max(80)).max(MOST_TO_PLACE).optional(),
+  /** From when single learners see the answers, where that is another time than for all; empty is not until it is said. */
+  ownAnswers: z.record(idSchema, z.string().max(16)).optional(),
   /** Taken out of sight after it was given; what was done stays. */
   isHidden: z.boolean().default(false),
   /** Once given: what each learner got, by learner id. */
@@ -206,6 +212,16 @@ export function handOutState(
   if (h.isHidden) return 'taken back';
   if (h.closesAt && h.closesAt <= now) return 'closed';
   return h.opensAt !== null && h.opensAt > now ? 'scheduled' : 'given out';
+}
+
+/** From when a learner sees the answers; null is not. */
+export function answersFor(
+  handOut: Pick<HandOut, 'answersAt'> & Partial<Pick<HandOut, 'ownAnswers'>>,
+  learnerId: string,
+): string | null {
+  const own =
+    handOut.ownAnswers && Object.hasOwn(handOut.ownAnswers, learnerId) ? handOut.ownAnswers[learnerId] : undefined;
+  return own === undefined ? handOut.answersAt : own || null;
 }
 
 /** What a go was worked on: what is given now, or what was given before it. */

@@ -10,20 +10,16 @@ import { laterBy, type LearnerDates } from './dates';
 import { type Given, type Companion, type HandOut, handOutKindSchema, type Place, wayToGiveSchema } from './hand-out';
 import { type LearnerSheet, ownForLearner } from './learner-sheet';
 
-/** What the teacher said to a learner about one piece of work: never another learner's. */
-export const saidSchema = z.strictObject({
-  /** By the number of the go. */
-  decisions: z.record(z.string(), z.enum(['another go', 'complete'])),
+/** Words and marks to one go. */
+const toGo = {
   comment: z.string(),
   comments: z.record(z.string(), z.string()),
-  /** Numbers of the goes that the teacher has begun to mark: they cannot be taken back any more. */
-  begun: z.array(z.number().int()).default([]),
   /** The go that the words and marks are about; 0 where none was decided on. */
   go: z.number().int().default(0),
   /** The marks of that go, by item. */
   marks: z.record(z.string(), releasedMarkSchema).default({}),
-  /** What was said back to places for notes, by item. */
-  notes: z.record(z.string(), z.array(noteSchema)).default({}),
+  /** Points that were given to the whole by hand; null where they are the sum. */
+  points: z.number().nullable().default(null),
   /** The asset in which the teacher speaks; empty for none. */
   voice: z.string().max(80).default(''),
   /** The same on one answer, by item. */
@@ -34,9 +30,22 @@ export const saidSchema = z.strictObject({
   levels: z.record(z.string(), z.array(z.string().max(700))).default({}),
   /** Questions that can be answered anew in the go after `go`; empty for all. */
   only: z.array(z.string()).default([]),
+};
+
+/** What the teacher said to a learner about one piece of work: never another learner's. */
+export const saidSchema = z.strictObject({
+  /** By the number of the go. */
+  decisions: z.record(z.string(), z.enum(['another go', 'complete'])),
+  ...toGo,
+  /** Numbers of the goes that the teacher has begun to mark: they cannot be taken back any more. */
+  begun: z.array(z.number().int()).default([]),
+  /** What was said back to places for notes, by item. */
+  notes: z.record(z.string(), z.array(noteSchema)).default({}),
   /** The go that was decided on and is not to be told of yet, and from when it is: local date and time, or 'held'. */
   heldGo: z.number().int().default(0),
   outAt: z.string().max(16).default(''),
+  /** What is told until then: the words and marks to the go before. */
+  before: z.strictObject(toGo).optional(),
 });
 export type Said = z.infer<typeof saidSchema>;
 
@@ -46,34 +55,28 @@ export function saidAt(said: Said, now: string): Said {
   if (said.outAt !== HELD && said.outAt <= now) return { ...said, heldGo: 0, outAt: '' };
   const { [said.heldGo]: _, ...decisions } = said.decisions;
   if (said.go !== said.heldGo) return { ...said, decisions };
-  return {
-    ...said,
-    decisions,
-    go: 0,
-    comment: '',
-    comments: {},
-    marks: {},
-    voice: '',
-    voices: {},
-    writing: {},
-    levels: {},
-    only: [],
-  };
+  const { before, ...all } = said;
+  return { ...all, decisions, ...(before ?? NO_WORDS) };
 }
 
-export const NOTHING_SAID: Said = {
-  decisions: {},
+const NO_WORDS = {
+  go: 0,
   comment: '',
   comments: {},
-  begun: [],
-  go: 0,
   marks: {},
-  notes: {},
+  points: null,
   voice: '',
   voices: {},
   writing: {},
   levels: {},
   only: [],
+};
+
+export const NOTHING_SAID: Said = {
+  decisions: {},
+  ...NO_WORDS,
+  begun: [],
+  notes: {},
   heldGo: 0,
   outAt: '',
 };
@@ -154,7 +157,17 @@ export function slipped(
     Partial<Pick<HandOut, 'closesAt' | 'goes' | 'companions' | 'place' | 'answersAt'>>,
   given: Given,
   sheet: LearnerSheet,
-  { said = NOTHING_SAID, dates, together }: { readonly said?: Said; readonly dates?: LearnerDates } & WorkTogether = {},
+  {
+    said = NOTHING_SAID,
+    dates,
+    together,
+    answersAt = handOut.answersAt ?? null,
+  }: {
+    readonly said?: Said;
+    readonly dates?: LearnerDates;
+    /** From when this learner sees the answers. */
+    readonly answersAt?: string | null;
+  } & WorkTogether = {},
 ): Slipped {
   const { opensAt, dueAt, closesAt } = dates ?? { closesAt: null, ...handOut };
   // What the version gives of itself counts where it is more.
@@ -177,7 +190,7 @@ export function slipped(
     own: ownForLearner(given),
     earlier: (given.earlier ?? []).map((e) => ({ sheet: e.frozen, own: ownForLearner(e), goes: e.goes })),
     anew: given.anew ?? [],
-    answersAt: handOut.answersAt ?? null,
+    answersAt,
     said,
     shares: given.shares ?? '',
     team: together?.team ?? '',

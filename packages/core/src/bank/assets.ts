@@ -34,13 +34,17 @@ export class AssetUses {
       for (const a of [...Object.values(go.answers), ...aside, ...earlier]) this.use(answerAssets(a));
     }
   }
-  /** What a teacher said aloud. */
+  /** What a teacher said aloud, and what learners did on paper. */
   marking(m: Marking): void {
-    this.use(m.responses.flatMap((r) => [r.voice ?? '', ...Object.values(r.voices ?? {})]));
+    for (const r of m.responses) {
+      this.use([r.voice ?? '', ...Object.values(r.voices ?? {})]);
+      this.use((r.paper ?? []).map((p) => p.assetId));
+    }
   }
   /** What goes with a hand-out. */
-  handOut(h: Pick<HandOut, 'companions'>): void {
+  handOut(h: Pick<HandOut, 'companions'> & Partial<Pick<HandOut, 'toPlace'>>): void {
     this.use(h.companions.flatMap((c) => ('assetId' in c ? [c.assetId] : [])));
+    this.use(h.toPlace ?? []);
   }
   template(t: Template): void {
     this.use(assetsOf({ pages: [t.page] }));

@@ -1,7 +1,7 @@
 import type { Id } from '../activity/block';
 import type { Family } from '../activity/family';
 import { albumOf } from '../assign/album-of';
-import { type Frozen, type HandOut, workKeyOf, worksOf } from '../assign/hand-out';
+import { answersFor, type Frozen, type HandOut, workKeyOf, worksOf } from '../assign/hand-out';
 import { datesFor, type LearnerDates, SCHOOL_ID } from '../assign/dates';
 import { flapsOf, keysFor, type LearnerSheet, learnerSheet } from '../assign/learner-sheet';
 import { noticed, NOTHING_SAID, slipped } from '../assign/slip';
@@ -10,7 +10,8 @@ import type { Comfort, Tools } from '../learners/comfort';
 import type { Learner } from '../learners/learner';
 import { EXTRA_TIME } from '../learners/supports';
 import type { SchoolClass } from '../learners/people';
-import { type Copy, decisionsOf, saidOf } from '../work/copy';
+import { type Copy, decisionsOf } from '../work/copy';
+import { saidOf } from '../work/said';
 import { decidedOn, type RecordChange, workPatches } from './work-changes';
 import { type CollectionName, COLLECTIONS, emptyIndex, isRemoved, listOf } from '../collections';
 import type { Workspace } from '../workspace';
@@ -120,7 +121,8 @@ export function indexChanges(
         const before = w.frozen[e.frozen] as Frozen | undefined;
         if (before) sheetOf(before);
       }
-      if (shown.answersAt && !keys.has(frozen.id)) {
+      const answersAt = answersFor(shown, learnerId);
+      if (answersAt && !keys.has(frozen.id)) {
         keys.add(frozen.id);
         out.push({ in: 'keys', id: frozen.id, put: keysFor(frozen) });
       }
@@ -136,6 +138,7 @@ export function indexChanges(
         works: {
           [id]: slipped(shown, given, sheet, {
             dates: datesOf(shown, learnerId),
+            answersAt,
             ...(given.shares
               ? {
                   together: {

@@ -1,7 +1,7 @@
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { usedSchema } from '../learners/comfort';
-import { answerIsEmpty, answerSchema, emptied, verdictSchema, type Writing, writingSchema } from './answer';
+import { answerIsEmpty, answerSchema, emptied, verdictSchema, writingSchema } from './answer';
 import { liftedSchema } from './lifted';
 import { givenLevelSchema, MOST_CRITERIA } from './given-level';
 import { journalSchema, overtakenSchema, type Pen, recorded, stepped, type Written } from './journal';
@@ -106,6 +106,14 @@ export const originSchema = z.object({
 });
 export type MarkOrigin = z.infer<typeof originSchema>;
 
+/** A photograph or scan of a page of a learner's sheet; `pageId` is empty where it shows several, or none in particular. */
+export const paperPageSchema = z.strictObject({
+  assetId: z.string().max(80),
+  pageId: z.union([idSchema, z.literal('')]),
+});
+export type PaperPage = z.infer<typeof paperPageSchema>;
+export const MOST_PAPER = 60;
+
 /** What the teacher says to one go. */
 export const responseSchema = z.object({
   go: z.number().int().min(1),
@@ -132,6 +140,10 @@ export const responseSchema = z.object({
   again: againSchema.optional(),
   /** By item, what each mark was made by when the teacher decided. */
   origins: z.record(z.string(), originSchema).optional(),
+  /** What was done on paper, as the teacher placed it. */
+  paper: z.array(paperPageSchema).max(MOST_PAPER).optional(),
+  /** Points for the whole work in place of those of its questions together: 0 up to what they can be. */
+  points: z.number().min(0).optional(),
   /** Until when the learner is told nothing of it: local date and time, or empty until it is let out by hand. */
   heldUntil: z.string().max(16).optional(),
 });
@@ -164,67 +176,8 @@ export type Decisions = Readonly<Record<string, 'another go' | 'complete'>>;
 export const decisionsOf = (marking: Marking | undefined): Decisions =>
   Object.fromEntries((marking?.responses ?? []).flatMap((r) => (r.decision ? [[`${r.go}`, r.decision] as const] : [])));
 
-/** What of a marking is for the learner: the decisions, and the words and marks to the last go that was decided on. */
-export function saidOf(marking: Marking): {
-  decisions: Record<string, 'another go' | 'complete'>;
-  comment: string;
-  comments: Record<string, string>;
-  begun: number[];
-  go: number;
-  marks: Record<string, ReleasedMark>;
-  notes: Record<string, Note[]>;
-  voice: string;
-  voices: Record<string, string>;
-  writing: Record<string, Writing>;
-  levels: Record<string, string[]>;
-  only: string[];
-  heldGo: number;
-  outAt: string;
-} {
-  const decided = [...marking.responses].reverse().filter((r) => r.decision !== null);
-  const held = decided[0]?.heldUntil === undefined ? undefined : decided[0];
-  // What is let out by hand is not there yet; what is let out at a time comes along, and is told then.
-  const last = held?.heldUntil === '' ? decided.find((r) => r.heldUntil === undefined) : decided[0];
-  // Another go that does not say where: the marks, and words on single answers, would say it.
-  const isOpen = last?.decision !== 'another go' || last.again?.where !== false;
-  return {
-    decisions: { ...decisionsOf(marking) },
-    comment: last?.comment ?? '',
-    comments: isOpen ? { ...last?.comments } : {},
-    begun: marking.responses.filter(hasBegun).map((r) => r.go),
-    go: last?.go ?? 0,
-    marks: isOpen ? { ...last?.released } : {},
-    notes: notesOf(marking),
-    voice: last?.voice ?? '',
-    voices: isOpen ? { ...last?.voices } : {},
-    writing: isOpen ? { ...last?.writing } : {},
-    levels: isOpen ? levelsSaid(last?.levels ?? {}) : {},
-    only: last?.decision === 'another go' ? [...(last.again?.only ?? [])] : [],
-    heldGo: held?.go ?? 0,
-    outAt: held ? held.heldUntil || HELD : '',
-  };
-}
-
-/** Levels in words, by item: "Names a part: names it". */
-const levelsSaid = (all: NonNullable<Response['levels']>): Record<string, string[]> =>
-  Object.fromEntries(Object.entries(all).map(([id, given]) => [id, given.map((g) => `${g.criterion}: ${g.level}`)]));
-
 /** In place of a time, where it is let out by hand. */
 export const HELD = 'held';
-
-/** What was said back to places for notes in all goes, by item, the oldest first. */
-export function notesOf(marking: Marking): Record<string, Note[]> {
-  const out: Record<string, Note[]> = {};
-  for (const r of marking.responses)
-    for (const [item, notes] of Object.entries(r.notes ?? {})) out[item] = [...(out[item] ?? []), ...notes];
-  return out;
-}
-
-/** Whether a teacher has said or marked anything of a go; notes to and fro are no marking. */
-const hasBegun = (r: Response): boolean =>
-  r.decision !== null ||
-  r.comment !== '' ||
-  [r.marks, r.comments, r.voices ?? {}, r.writing ?? {}].some((by) => Object.keys(by).length > 0);
 
 /** Whether a submitted go may be taken back by who submitted it: until the teacher has begun to mark it. */
 export function mayTakeBack(copy: Pick<Copy, 'goes'> | undefined, begun: readonly number[]): boolean {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { NOTHING_SAID, saidAt, saidSchema } from '../assign/slip';
-import { emptyResponse, HELD, type Response, saidOf } from './copy';
+import { emptyResponse, HELD, type Response } from './copy';
+import { saidOf } from './said';
 
 const first: Response = {
   ...emptyResponse(1),
@@ -52,5 +53,32 @@ describe('what goes to the learner', () => {
       marks: first.released,
       outAt: '',
     });
+  });
+
+  it('goes on telling what was said to the go before, until that time', () => {
+    const out = said(first, { ...second, heldUntil: '2026-11-27T15:00' });
+    expect(saidSchema.parse(out)).toEqual(out);
+    const before = saidAt(out, '2026-11-27T14:59');
+    expect(before).toMatchObject({
+      decisions: { 1: 'another go' },
+      go: 1,
+      comment: 'Nearly there.',
+      marks: first.released,
+    });
+    expect(JSON.stringify(before)).not.toContain('Well done.');
+    expect(saidAt(out, '2026-11-27T15:00')).toMatchObject({ go: 2, comment: 'Well done.' });
+  });
+
+  it('has the points of the whole, where they were given by hand and the marks are told', () => {
+    expect(said({ ...second, points: 7 }).points).toBe(7);
+    expect(said(second).points).toBeNull();
+    expect(said({ ...first, points: 7, again: { where: false } }).points).toBeNull();
+  });
+
+  it('holds no sheet of paper, and nothing that is said to the family', () => {
+    const out = JSON.stringify(
+      said({ ...second, family: 'Ask about it.', paper: [{ assetId: 'asset-9', pageId: '' }] }),
+    );
+    expect(out).not.toMatch(/asset-9|Ask about it/);
   });
 });

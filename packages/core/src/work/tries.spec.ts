@@ -1,17 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { mergeCopies } from '../keep/merge';
 import { type Answer, answerIsEmpty, answerSchema, emptied } from './answer';
-import {
-  afresh,
-  broughtBack,
-  type Copy,
-  emptyResponse,
-  type Go,
-  goSchema,
-  MOST_ASIDE,
-  mayTakeBack,
-  saidOf,
-} from './copy';
+import { afresh, broughtBack, type Copy, emptyResponse, type Go, goSchema, MOST_ASIDE, mayTakeBack } from './copy';
+import { saidOf } from './said';
 
 const text = (t: string) => ({ kind: 'text' as const, text: t });
 const go = (answers: Go['answers'], more: Partial<Go> = {}): Go => ({

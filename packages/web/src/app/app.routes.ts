@@ -192,6 +192,11 @@ export const routes: Routes = [
         loadComponent: () => import('./marking/one-work').then((m) => m.OneWork),
       },
       {
+        path: 'marking/:id/paper',
+        title: 'On paper – Lorvet',
+        loadComponent: () => import('./marking/paper/paper-place').then((m) => m.PaperPlace),
+      },
+      {
         path: 'marking/:id/out',
         title: 'Let out – Lorvet',
         loadComponent: () => import('./marking/letting-out').then((m) => m.LettingOut),

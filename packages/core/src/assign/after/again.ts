@@ -19,6 +19,8 @@ type Planned = Omit<
   | 'seriesId'
   | 'isTemplate'
   | 'accepted'
+  | 'toPlace'
+  | 'ownAnswers'
 >;
 
 /** What of a hand-out is its plan. */

@@ -134,6 +134,11 @@ it('the answers are on no slip and no sheet; they are kept apart, once they are 
   const words = Object.values(index.keys)[0]?.words ?? {};
   expect(Object.keys(words).length).toBeGreaterThan(3);
   expect(index.slips['l-jory']?.works[plan.id]?.answersAt).toBe('2026-12-01T09:00');
+  const own = of({ ...out.handOut, answersAt: '2026-12-01T09:00', ownAnswers: { 'l-jory': '' } });
+  expect(own.slips['l-jory']?.works[plan.id]?.answersAt).toBeNull();
+  const early = of({ ...out.handOut, ownAnswers: { 'l-jory': '2026-11-28T09:00' } });
+  expect(early.slips['l-jory']?.works[plan.id]?.answersAt).toBe('2026-11-28T09:00');
+  expect(Object.keys(early.keys)).toHaveLength(1);
   const [long = ''] = Object.values(words).filter((x) => x.length > 20);
   expect(JSON.stringify([index.slips, index.sheets])).not.toContain(long);
 });

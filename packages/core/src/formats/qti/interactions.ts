@@ -11,6 +11,8 @@ export interface Declared {
   readonly correct: readonly string[];
   /** Accepted answers of a mapping that earn something. */
   readonly mapped: readonly string[];
+  /** Those of them that earn the most. */
+  readonly best: readonly string[];
   readonly base: string;
   readonly cardinality: string;
 }
@@ -62,7 +64,16 @@ export function interaction(el: Element, prompt: string, c: Context): Block | nu
       const right = options.filter((o) => correct.includes(o.ref)).map((o) => o.id);
       const many = declared?.cardinality === 'multiple' || Number(el.attribs['max-choices'] ?? '1') !== 1;
       if (many) return { ...base, kind: 'multiple-choice', options: options.map(bare), key: right };
-      return { ...base, kind: 'single-choice', options: options.map(bare), key: right[0] ?? '' };
+      const [key = '', ...others] = right;
+      const mapped = options.filter((o) => declared?.best.includes(o.ref) && o.id !== key).map((o) => o.id);
+      const also = [...new Set([...others, ...mapped])];
+      return {
+        ...base,
+        kind: 'single-choice',
+        options: options.map(bare),
+        key,
+        ...(key && also.length ? { also } : {}),
+      };
     }
     case 'qti-extended-text-interaction': {
       const lines = Math.min(40, Math.max(2, Number(el.attribs['expected-lines'] ?? '4') || 4));

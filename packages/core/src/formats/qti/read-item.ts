@@ -71,12 +71,14 @@ function withNote(blocks: readonly Block[], note: string, m: Making): Block[] {
 
 function declaredIn(d: Element): Declared {
   const values = (name: string) => findAll(find(d, name) ?? { children: [] }, 'qti-value').map((v) => tidy(textIn(v)));
-  const mapped = findAll(d, 'qti-map-entry')
-    .filter((e) => Number(e.attribs['mapped-value']) > 0)
-    .map((e) => e.attribs['map-key'] ?? '');
+  const earns = findAll(d, 'qti-map-entry')
+    .map((e) => ({ key: e.attribs['map-key'] ?? '', value: Number(e.attribs['mapped-value']) }))
+    .filter((e) => e.value > 0);
+  const most = Math.max(...earns.map((e) => e.value));
   return {
     correct: values('qti-correct-response'),
-    mapped,
+    mapped: earns.map((e) => e.key),
+    best: earns.filter((e) => e.value === most).map((e) => e.key),
     base: d.attribs['base-type'] ?? 'identifier',
     cardinality: d.attribs['cardinality'] ?? 'single',
   };

@@ -45,13 +45,15 @@ function written(b: ItemBlock, pictureOf: PictureOf): Written | null {
     case 'multiple-choice': {
       const many = b.kind === 'multiple-choice';
       const key = b.kind === 'multiple-choice' ? b.key : b.key ? [b.key] : [];
+      const also = b.kind === 'single-choice' ? (b.also ?? []) : [];
+      const mapped = also.length ? mapping([...key, ...also].map(ref), b.points) : '';
       const choices = b.options.map(
         (o) => `<qti-simple-choice identifier="${ref(o.id)}">${face(o, pictureOf)}</qti-simple-choice>`,
       );
       return {
-        declarations: declare(many ? 'multiple' : 'single', 'identifier', key.map(ref)),
+        declarations: declare(many ? 'multiple' : 'single', 'identifier', key.map(ref), mapped),
         body: `<qti-choice-interaction response-identifier="RESPONSE" max-choices="${many ? 0 : 1}">${prompt(b.prompt)}${choices.join('')}</qti-choice-interaction>`,
-        processing: template(MATCH),
+        processing: template(mapped ? MAP : MATCH),
       };
     }
     case 'short-text':

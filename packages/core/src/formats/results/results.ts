@@ -86,7 +86,7 @@ export function resultOf(of: {
       const item = itemOf(m, numbers.get(m.item.id) ?? 0, response, origins);
       return { ...item, shared: shared && isItem(shared) ? shared.prompt : item.wording };
     }),
-    total: totalOf(marks),
+    total: totalOf(marks, response?.points),
   };
 }
 

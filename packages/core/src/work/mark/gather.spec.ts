@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { ItemBlock } from '../../activity/blocks';
+import { type ItemBlock, keyWordsOf } from '../../activity/blocks';
 import type { Answer } from '../answer';
 import { accepting, mayAccept, withAccepted } from './accepted';
 import { isKnownWord } from './known-words';
@@ -83,6 +83,34 @@ describe('an answer that is accepted too', () => {
     expect(mayAccept(accepting(of, text('sea flower')), text('sea flower'))).toBe(false);
     expect(mayAccept({ ...of, kind: 'long-text' } as unknown as ItemBlock, text('sea flower'))).toBe(false);
   });
+
+  it('can be a number, as it was written', () => {
+    const number = { ...of, kind: 'number', key: 8, tolerance: 0, unit: 'limpets' } as unknown as ItemBlock;
+    expect(mayAccept(number, text('8'))).toBe(false);
+    expect(mayAccept(number, text('  '))).toBe(false);
+    const now = accepting(number, text('7 or 8'));
+    expect(markItem(now, text('7 or 8')).verdict).toBe('right');
+    expect(markItem(now, text('8')).verdict).toBe('right');
+    expect(markItem(now, text('7')).verdict).not.toBe('right');
+    expect(keyWordsOf(now)).toEqual(['8 limpets', '7 or 8']);
+    expect(mayAccept({ ...number, key: null } as ItemBlock, text('7'))).toBe(false);
+  });
+
+  it('can be another choice, and what shows the same as it', () => {
+    const options = ['Mussel', 'Limpet', 'Crab', 'Limpet'].map((t, i) => ({ id: `o${i}`, text: t }));
+    const choice = { ...of, kind: 'single-choice', options, key: 'o0' } as unknown as ItemBlock;
+    const chose = (id: string) => ({ kind: 'choice' as const, chosen: [id] });
+    expect(mayAccept(choice, chose('o0'))).toBe(false);
+    const now = accepting(choice, chose('o1'));
+    expect(['o0', 'o1', 'o2', 'o3'].map((id) => markItem(now, chose(id)).verdict)).toEqual([
+      'right',
+      'right',
+      'not-yet',
+      'right',
+    ]);
+    expect(markItem(now, chose('o1')).why).toBe('An accepted answer.');
+    expect(mayAccept(now, chose('o3'))).toBe(false);
+  });
 });
 
 it('totals are the sum of the marks that count, and say how many are still the teacher’s', () => {
@@ -110,6 +138,9 @@ it('totals are the sum of the marks that count, and say how many are still the t
     },
   );
   expect(totalOf(marks)).toEqual({ points: 2.5, outOf: 8, open: 1, right: 1, wrong: 2 });
+  // Points that were given to the whole take the place of the sum, and are no more than there can be.
+  expect(totalOf(marks, 6).points).toBe(6);
+  expect(totalOf(marks, 90).points).toBe(8);
 });
 
 it('words are found in every list, from its first to its last, and nothing between two of them', () => {

@@ -27,5 +27,9 @@ export function markThatCounts(
   const own = response?.marks[item.id];
   if (own)
     return { verdict: own.verdict, points: own.points, outOf: item.points, why: 'Marked by you.', byTeacher: true };
-  return { ...markItem(item, answer), byTeacher: false };
+  const mark = markItem(item, answer);
+  // What was done on paper is there to be looked at, and no rule can read it.
+  if (mark.verdict === 'empty' && response?.paper?.length)
+    return { ...mark, verdict: 'yours', why: 'Done on paper: yours to mark.', byTeacher: false };
+  return { ...mark, byTeacher: false };
 }

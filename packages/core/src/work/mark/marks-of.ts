@@ -41,12 +41,14 @@ export interface Total {
   readonly wrong: number;
 }
 
-export function totalOf(marks: readonly Pick<Marked, 'mark'>[]): Total {
+/** `byHand` are points that were given to the whole, in place of the sum. */
+export function totalOf(marks: readonly Pick<Marked, 'mark'>[], byHand?: number): Total {
   const sum = (of: (m: ItemMark) => number) => Math.round(100 * marks.reduce((n, x) => n + of(x.mark), 0)) / 100;
   const are = (...v: Verdict[]) => marks.filter((x) => v.includes(x.mark.verdict)).length;
+  const outOf = sum((m) => m.outOf);
   return {
-    points: sum((m) => m.points),
-    outOf: sum((m) => m.outOf),
+    points: byHand === undefined ? sum((m) => m.points) : Math.min(byHand, outOf),
+    outOf,
     open: are('yours'),
     right: are('right'),
     wrong: are('not-yet', 'partly', 'empty'),

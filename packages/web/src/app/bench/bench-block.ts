@@ -29,6 +29,13 @@ import { Words } from '../ui/words';
  * A block on the Bench, edited where it stands. 'all': a block of the master or one that a version added; 'words':
  * what a version may change of its basis; 'none': only shown.
  */
+/** The block with something accepted besides its key no more. */
+function notToo<B extends { readonly also?: string[] | undefined }>(block: B, id: string): B {
+  const { also = [], ...rest } = block;
+  const left = also.filter((x) => x !== id);
+  return (left.length ? { ...rest, also: left } : rest) as B;
+}
+
 @Component({
   selector: 'lv-bench-block',
   imports: [
@@ -75,6 +82,13 @@ export class BenchBlock {
     }));
   });
   protected readonly label = computed(() => labelOf(this.block()));
+  /** What counts as right besides the key, where that is no list of words itself. */
+  protected readonly also = computed(() => {
+    const b = this.block();
+    if (b.kind === 'number') return (b.also ?? []).map((words) => ({ id: words, words }));
+    const options = b.kind === 'single-choice' ? b.options.filter((o) => b.also?.includes(o.id)) : [];
+    return options.map((o) => ({ id: o.id, words: o.text || 'a picture' }));
+  });
   protected readonly keyText = computed(() => {
     const b = this.block();
     if (b.kind === 'short-text') return b.key.join(' / ');
@@ -99,11 +113,16 @@ export class BenchBlock {
   }
 
   protected setKey(optionId: string): void {
-    this.edit('single-choice', (b) => ({ ...b, key: optionId }));
+    this.edit('single-choice', (b) => notToo({ ...b, key: optionId }, optionId));
     this.edit('multiple-choice', (b) => {
       const key = b.key.includes(optionId) ? b.key.filter((k) => k !== optionId) : [...b.key, optionId];
       return { ...b, key };
     });
+  }
+
+  protected acceptNoMore(id: string): void {
+    this.edit('single-choice', (b) => notToo(b, id));
+    this.edit('number', (b) => notToo(b, id));
   }
 
   protected addOption(): void {
@@ -114,7 +133,7 @@ export class BenchBlock {
   protected dropOption(id: string): void {
     if (this.editable() === 'words') return this.optionDropped.emit(id);
     this.edit('single-choice', (b) => ({
-      ...b,
+      ...notToo(b, id),
       options: b.options.filter((o) => o.id !== id),
       key: b.key === id ? '' : b.key,
     }));

@@ -24,7 +24,7 @@ import { Parts } from '../store/parts';
 import { WorkspaceStore } from '../store/workspace';
 import { type Language, Say } from '../ui/say/say';
 import { LANGUAGES } from '../ui/say/tables';
-import type { DeskSheetWork, DeskWork, TeacherSaid, Together } from './desk-work';
+import { type DeskSheetWork, type DeskWork, NOTHING_SAID, type TeacherSaid, type Together } from './desk-work';
 
 const AT_DESK = 'lorvet-desk';
 const AT_DOOR = 'lorvet-door-language';
@@ -233,8 +233,9 @@ export class DeskSession {
           levels: said.levels,
           marks,
           lastMarks,
+          points: isOut ? said.points : null,
         }
-      : { comment: '', comments: {}, voice: '', voices: {}, writing: {}, levels: {}, marks, lastMarks };
+      : { ...NOTHING_SAID, marks, lastMarks };
   }
 
   /** The answers, once they are out, for who is done. */

@@ -26,6 +26,8 @@ export interface TeacherSaid {
   /** The marks by item that the teacher gave the go that is shown; and those of the last go that was marked. */
   readonly marks: Said['marks'];
   readonly lastMarks: Said['marks'];
+  /** Points that they gave to the whole, in place of the sum. */
+  readonly points: number | null;
   /** What the teacher said back to places for notes, and the asset of what they spoke; empty for none. */
   readonly notes: Said['notes'];
   readonly voice: string;
@@ -44,6 +46,7 @@ export const NOTHING_SAID: TeacherSaid = {
   comments: {},
   marks: {},
   lastMarks: {},
+  points: null,
   notes: {},
   voice: '',
   voices: {},

@@ -72,6 +72,24 @@ export class Answering {
     this.mark(row, item, p >= item.points ? 'right' : p > 0 ? 'partly' : 'not-yet', p);
   }
 
+  /** All of the work is right, whatever the rules say: marks that are right already stay theirs. */
+  allRight(rows: readonly Row[]): void {
+    const said = rows.flatMap((row) => {
+      const left = row.go ? row.marks.filter((m) => m.mark.verdict !== 'right') : [];
+      if (!left.length) return [];
+      const marks = left.map(({ item }) => [item.id, { verdict: 'right' as const, points: item.points }] as const);
+      return [this.marked(row, { ...row.response?.marks, ...Object.fromEntries(marks) })];
+    });
+    this.respondAll(said, 'all of it right');
+  }
+
+  /** Points for the whole work; null makes them the sum of its questions again. */
+  wholePoints(row: Row, points: number | null): void {
+    const now =
+      points === null || !Number.isFinite(points) ? undefined : Math.max(0, Math.min(row.total.outOf, points));
+    if (now !== row.response?.points) this.respond(row, { points: now }, 'points for the whole');
+  }
+
   unmark(rows: readonly Row[], itemId: Id): void {
     const said = rows.flatMap((row) => {
       const { [itemId]: own, ...marks } = row.response?.marks ?? {};
@@ -212,6 +230,26 @@ export class Answering {
       rows.flatMap((r) => (r.response?.decision ? [this.patch(r, { heldUntil })] : [])),
       isOut ? 'let marks out' : 'hold marks back',
     );
+  }
+
+  /** Lets the answers out to these learners, or keeps them back: whatever holds for all. */
+  answersTo(rows: readonly Row[], isOut: boolean): void {
+    const h = this.handOut();
+    if (!h) return;
+    const at = isOut ? this.clock.minute() : '';
+    const own = Object.fromEntries(rows.flatMap((r) => r.memberIds.map((id) => [id, at] as const)));
+    const label = isOut ? 'let answers out' : 'hold answers back';
+    const patch = { ownAnswers: { ...h.ownAnswers, ...own } };
+    this.work.dispatch(MarkingActions.markingSet({ handOutId: h.id, patch, responses: [], label }));
+  }
+
+  /** From when all see the answers (local date and time); null is not. What was said for single learners counts no more. */
+  setAnswersAt(answersAt: string | null): void {
+    const h = this.handOut();
+    if (!h) return;
+    const label = 'when answers go out';
+    const patch = { answersAt, ownAnswers: {} };
+    this.work.dispatch(MarkingActions.markingSet({ handOutId: h.id, patch, responses: [], label }));
   }
 
   /**

@@ -11,9 +11,10 @@ import { MarkingHere } from './here';
   template: `
     <div class="row head">
       <h1>{{ table.handOut()?.title }}</h1>
-      <span class="tag">{{ many(table.rows().length, noun()) }}</span>
-      @if (table.toLook()) {
-        <span class="tag ochre">{{ table.toLook() }} to look at</span>
+      @if (table.toLook(); as n) {
+        <span class="tag ochre">{{ n }} of {{ many(table.rows().length, noun()) }} to look at</span>
+      } @else {
+        <span class="tag">{{ many(table.rows().length, noun()) }}</span>
       }
       <span class="tag moss">{{ table.complete() }} complete</span>
       <nav aria-label="Ways to look at it">
@@ -48,7 +49,7 @@ import { MarkingHere } from './here';
       display: grid;
       place-items: center;
       min-height: 30px;
-      padding: 2px 12px;
+      padding: 2px 9px;
       border-radius: calc(var(--r) - 2px);
       font-weight: 600;
       text-decoration: none;
@@ -84,6 +85,7 @@ export class MarkingHead {
       { name: 'Everybody', link: at, query: learner ? { learner } : {} },
       { name: 'One question', link: [...at, 'question'], query: item ? { item } : {} },
       { name: 'One work', link: [...at, 'work'], query: learner ? { learner, item } : {} },
+      { name: 'On paper', link: [...at, 'paper'], query: {} },
       { name: 'Let out', link: [...at, 'out'], query: {} },
     ];
   });

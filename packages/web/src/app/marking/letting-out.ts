@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { type ReleasedMark, responseTo, saidOf } from '@lorvet/core';
+import { answersFor, type ReleasedMark, responseTo, saidOf } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Clock } from '../platform/clock';
 import { download } from '../platform/download';
@@ -15,6 +15,7 @@ import { whenIn } from '../ui/when';
 import { MarkingHead } from './head';
 import { MarkingHere } from './here';
 import { NotHere } from './not-here';
+import type { Row } from './row';
 
 /** Rows that are drawn at once. */
 const ROWS = 15;
@@ -84,8 +85,6 @@ export class LettingOut {
     const marks = Object.entries(said.marks);
     const are = (...v: ReleasedMark['verdict'][]) =>
       marks.flatMap(([id, m]) => (v.includes(m.verdict) ? [numberOf(id)] : [])).sort((a, b) => a - b);
-    const counts = marks.filter(([, m]) => m.verdict !== 'yours');
-    const sum = (of: (m: ReleasedMark) => number) => Math.round(100 * counts.reduce((n, [, m]) => n + of(m), 0)) / 100;
     return {
       decision: response.decision === 'complete' ? 'This work is done.' : 'Your teacher asks for another go.',
       comment: said.comment,
@@ -98,7 +97,13 @@ export class LettingOut {
           numbers: are('not-yet', 'empty'),
         },
       ].filter((g) => g.numbers.length),
-      points: this.table.handOut()?.points && marks.length ? `${sum((m) => m.points)} of ${sum((m) => m.outOf)}` : '',
+      points:
+        this.table.handOut()?.points && marks.length
+          ? this.pointsSaid(
+              said.points,
+              marks.map(([, m]) => m),
+            )
+          : '',
       comments: Object.entries(said.comments).map(([id, text]) => ({ id, number: numberOf(id), text })),
       voices: Object.entries(said.voices).map(([id, assetId]) => ({ id, number: numberOf(id), assetId })),
       only: said.only.length ? `Only these can be answered anew: ${said.only.map(numberOf).join(', ')}` : '',
@@ -107,6 +112,22 @@ export class LettingOut {
 
   constructor() {
     effect(() => this.here.id.set(this.id()));
+  }
+
+  /** Whether the answers are out to a learner: now, or from when on; null is not. */
+  protected answersOf(r: Row): { readonly isOut: boolean; readonly at: string } {
+    const h = this.table.handOut();
+    const at = (h && answersFor(h, r.memberIds[0] ?? r.learnerId)) ?? '';
+    return { isOut: at !== '' && at <= this.clock.minute(), at };
+  }
+
+  /** Points as the desk tells them: of what is marked, or as they were given to the whole. */
+  private pointsSaid(whole: number | null, marks: readonly ReleasedMark[]): string {
+    const sum = (all: readonly ReleasedMark[], of: (m: ReleasedMark) => number) =>
+      Math.round(100 * all.reduce((n, m) => n + of(m), 0)) / 100;
+    if (whole !== null) return `${whole} of ${sum(marks, (m) => m.outOf)}`;
+    const counted = marks.filter((m) => m.verdict !== 'yours');
+    return `${sum(counted, (m) => m.points)} of ${sum(counted, (m) => m.outOf)}`;
   }
 
   protected async file(is: FileKind): Promise<void> {

@@ -271,6 +271,7 @@ export class MarkingGrid {
       label: 'Another go, only what is not right is open',
       command: () => this.decideAll('another go', { where: true, onlyWrong: true }),
     },
+    { label: 'All of it right', command: () => this.here.answering.allRight(this.taken()) },
     { label: 'Submit for them', command: () => this.here.answering.submitFor(this.taken()) },
     { label: 'Open it again for them', command: () => this.here.answering.reopen(this.taken()) },
     { label: 'Take decisions back', command: () => this.here.answering.undecide(this.taken()) },

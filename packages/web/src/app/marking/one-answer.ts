@@ -10,6 +10,7 @@ import { Accepting } from './accepting';
 import type { Given } from './answering';
 import { MarkingHere } from './here';
 import { NotesBack } from './notes-back';
+import { PaperPages } from './paper/paper-pages';
 import { Phrases } from './phrases';
 import { ByLevels } from './by-levels';
 import { type Row } from './row';
@@ -27,6 +28,7 @@ import { SpokenWords } from './spoken-words';
     LearnerBlockView,
     NotesBack,
     NumberField,
+    PaperPages,
     Phrases,
     SpokenWords,
     Textarea,
@@ -51,6 +53,9 @@ import { SpokenWords } from './spoken-words';
       font-size: 16px;
       white-space: pre-wrap;
       overflow-wrap: anywhere;
+    }
+    lv-paper-pages {
+      --sheet-height: 34vh;
     }
     .key {
       color: var(--moss);
@@ -79,6 +84,11 @@ export class OneAnswer {
   protected readonly told = computed(() => {
     const { item } = this.row().cell(this.column()) ?? {};
     return item ? this.table.told(this.row(), item) : null;
+  });
+  /** The sheets of paper that the question is on. */
+  protected readonly onPaper = computed(() => {
+    const at = this.told();
+    return at ? this.row().sheetsWith(at.item.id) : [];
   });
   /** A drawing or a photograph, which can be written on. */
   protected readonly writable = computed(() => {

@@ -28,6 +28,7 @@ import { Gathering } from './gathering';
 import { MarkingHead } from './head';
 import { MarkingHere } from './here';
 import { NotHere } from './not-here';
+import { PaperPages } from './paper/paper-pages';
 import { type Row } from './row';
 import { sentence, SIGNS } from './signs';
 
@@ -53,6 +54,7 @@ interface Heap extends Alike {
     MarkingHead,
     NotHere,
     Near,
+    PaperPages,
     SwatchMark,
     ...SELECT,
   ],
@@ -91,9 +93,14 @@ export class OneQuestion {
   /** Who has the question, with their answer. */
   private readonly asked = computed(() => this.table.rows().filter((r) => r.cellOf(this.itemId()).item));
   private readonly answered = computed(() => this.asked().filter((r) => !answerIsEmpty(r.go?.answers[this.itemId()])));
-  protected readonly blank = computed(() =>
-    this.asked().flatMap((r) => (answerIsEmpty(r.go?.answers[this.itemId()]) ? [r.name] : [])),
+  /** Who did it on paper: each is looked at by itself. */
+  private readonly onPaper = computed(() =>
+    this.asked().filter((r) => answerIsEmpty(r.go?.answers[this.itemId()]) && r.sheetsWith(this.itemId()).length > 0),
   );
+  protected readonly blank = computed(() => {
+    const there = new Set([...this.answered(), ...this.onPaper()]);
+    return this.asked().flatMap((r) => (there.has(r) ? [] : [r.name]));
+  });
 
   /** What lies together, by what was answered alone: a mark moves nothing. */
   private readonly gathered = signal<{ readonly of: string; readonly heaps: readonly Alike[] }>({ of: '', heaps: [] });
@@ -106,7 +113,7 @@ export class OneQuestion {
       return own.length ? [{ ...h, id: h.keys[0] ?? '', rows: own }] : [];
     });
     // What was the teacher's to mark when it was gathered comes first, and stays there.
-    return [...all.filter((h) => h.verdicts.yours), ...all.filter((h) => !h.verdicts.yours)];
+    return [...all.filter((h) => h.verdicts.yours), ...this.heapsOnPaper(), ...all.filter((h) => !h.verdicts.yours)];
   });
 
   protected readonly onlyOpen = signal(false);
@@ -145,18 +152,21 @@ export class OneQuestion {
           swatches: [...versions].map(([vid, f]) => ({ id: vid, swatch: f.swatch, name: f.versionName })),
           verdict,
           byTeacher: cells.every((c) => c.byTeacher),
+          paper: answer ? [] : (first?.sheetsWith(id) ?? []),
           seen: !h.inWords && item && answer ? { block: forLearner(item), answer } : null,
           says: `${h.words || names.join(', ')}: ${many(h.rows.length, 'answer')}, ${verdict ? SIGNS[verdict].says : 'marked in several ways'}`,
         };
       });
   });
   /** Learners whose answer nobody has judged. */
-  protected readonly open = computed(() => this.answered().filter((r) => r.cellOf(this.itemId()).verdict === 'yours'));
+  protected readonly open = computed(() =>
+    [...this.answered(), ...this.onPaper()].filter((r) => r.cellOf(this.itemId()).verdict === 'yours'),
+  );
   protected readonly heapRow = computed(() => this.heaps()[this.chosen()]?.rows[0]);
 
   private readonly commonKey = computed(() => {
     const count = new Map<string, number>();
-    for (const h of this.all()) count.set(h.accepted, (count.get(h.accepted) ?? 0) + h.rows.length);
+    for (const h of this.gathered().heaps) count.set(h.accepted, (count.get(h.accepted) ?? 0) + h.keys.length);
     return [...count].sort((a, b) => b[1] - a[1])[0]?.[0] ?? '';
   });
   protected readonly wordings = computed(() => {
@@ -181,7 +191,7 @@ export class OneQuestion {
   });
   protected readonly byVersion = computed(() => {
     const out = new Map<string, { frozen: Row['frozen']; had: number; right: number; open: number }>();
-    for (const r of this.answered()) {
+    for (const r of [...this.answered(), ...this.onPaper()]) {
       const id = r.frozen.versionId ?? '-';
       const v = out.get(id) ?? { frozen: r.frozen, had: 0, right: 0, open: 0 };
       const { verdict } = r.cellOf(this.itemId());
@@ -241,6 +251,19 @@ export class OneQuestion {
       this.itemId();
       untracked(() => this.chosen.set(0));
     });
+  }
+
+  private heapsOnPaper(): Heap[] {
+    return this.onPaper().map((row) => ({
+      id: `paper ${row.learnerId}`,
+      words: '',
+      also: [],
+      accepted: '',
+      keys: [row.learnerId],
+      verdicts: {},
+      inWords: false,
+      rows: [row],
+    }));
   }
 
   protected go(item: string): void {

@@ -11,7 +11,16 @@ import {
 } from '@angular/core';
 import { Router } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
-import { type Go, itemsOf, learnerSheet, responseTo, sameAnswer, type Verdict } from '@lorvet/core';
+import {
+  type Go,
+  itemsOf,
+  learnerSheet,
+  type PaperPage,
+  questionNumbers,
+  responseTo,
+  sameAnswer,
+  type Verdict,
+} from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Splitter } from 'primeng/splitter';
 import { LaidPage } from '../ui/blocks/laid-page';
@@ -28,12 +37,18 @@ import { MarkingHere } from './here';
 import { NotHere } from './not-here';
 import { OneAnswer } from './one-answer';
 import { sentence, SIGNS } from './signs';
+import { PaperPages } from './paper/paper-pages';
 import { type Deciding, WholeWords } from './whole-words';
 
 /** What the ids of the go before end with, where it stands beside this one. */
 const EARLIER = '-earlier';
 
 type Page = ReturnType<typeof learnerSheet>['pages'][number];
+interface Pair {
+  readonly id: string;
+  readonly page: Page | undefined;
+  readonly earlier: Page | undefined;
+}
 
 /** One learner's work as they have it, page by page, with the key of their version beside each question; two goes side by side. */
 @Component({
@@ -49,6 +64,7 @@ type Page = ReturnType<typeof learnerSheet>['pages'][number];
     MarkingHead,
     NotHere,
     OneAnswer,
+    PaperPages,
     Panes,
     Splitter,
     SwatchMark,
@@ -74,6 +90,7 @@ export class OneWork {
   protected readonly signs = SIGNS;
   protected readonly sentence = sentence;
   protected readonly whenIn = whenIn;
+  protected readonly none: readonly PaperPage[] = [];
   protected readonly given: readonly Given[] = ['right', 'partly', 'not-yet'];
   protected readonly names = ['Width of the work'];
   protected readonly opened = signal<string | null>(null);
@@ -124,9 +141,19 @@ export class OneWork {
     return row && this.table.sheetOf(row, this.shownGo());
   });
   protected readonly answers = computed(() => this.go()?.answers ?? {});
-  protected readonly sheet = computed((): readonly Page[] => {
-    const frozen = this.frozen();
-    return frozen ? learnerSheet(frozen).pages : [];
+  /** What the go before was answered on: another sheet may have been given since. */
+  private readonly frozenBefore = computed(() => {
+    const [row, before] = [this.row(), this.before()];
+    return row && before && this.table.sheetOf(row, before.n);
+  });
+  /** The pages, each beside the one of the go before. */
+  protected readonly pairs = computed((): readonly Pair[] => {
+    const [frozen, was] = [this.frozen(), this.frozenBefore()];
+    const pages = frozen ? learnerSheet(frozen).pages : [];
+    const earlier = was ? learnerSheet(was).pages : [];
+    const pairs = pages.map((page): Pair => ({ id: page.id, page, earlier: earlier.find((e) => e.id === page.id) }));
+    const alone = earlier.filter((e) => !pages.some((p) => p.id === e.id));
+    return [...pairs, ...alone.map((e): Pair => ({ id: e.id, page: undefined, earlier: e }))];
   });
   protected readonly details = computed(() => {
     const [row, frozen, go, before] = [this.row(), this.frozen(), this.go(), this.before()];
@@ -134,9 +161,13 @@ export class OneWork {
     return new Map(itemsOf(frozen.content).map((i) => [i.id, this.detail(i, go, before)]));
   });
 
+  /** What was done on paper in the go that is shown, and in the one before, by page. */
+  protected readonly paper = computed(() => this.sheetsOf(this.shownGo(), this.pairs()[0]?.id));
+  protected readonly paperBefore = computed(() => this.sheetsOf(this.before()?.n, this.pairs()[0]?.id));
+
   /** The marks of the go before, under the ids that its page has here. */
   protected readonly earlier = computed(() => {
-    const [frozen, before] = [this.frozen(), this.before()];
+    const [frozen, before] = [this.frozenBefore(), this.before()];
     const items = frozen && before ? itemsOf(frozen.content) : [];
     return new Map(items.map((i) => [i.id + EARLIER, this.detail(i, before, undefined)]));
   });
@@ -158,6 +189,16 @@ export class OneWork {
     };
   }
 
+  /** A sheet that shows several pages stands on the first. */
+  private sheetsOf(go: number | undefined, first = ''): ReadonlyMap<string, readonly PaperPage[]> {
+    const out = new Map<string, PaperPage[]>();
+    for (const p of (go && responseTo(this.row()?.marking, go)?.paper) || []) {
+      const at = p.pageId || first;
+      out.set(at, [...(out.get(at) ?? []), p]);
+    }
+    return out;
+  }
+
   /** The page under other ids: two of one id would be one group of choices. */
   protected pageOf(page: Page, suffix: string): Page {
     const places = Object.fromEntries(Object.entries(page.places).map(([id, r]) => [id + suffix, r]));
@@ -166,9 +207,10 @@ export class OneWork {
   protected answersOf(go: Go, suffix: string): Go['answers'] {
     return Object.fromEntries(Object.entries(go.answers).map(([id, a]) => [id + suffix, a]));
   }
-  protected numbersOf(suffix: string): ReadonlyMap<string, number> {
-    return new Map([...(this.row()?.numbers ?? [])].map(([id, n]) => [id + suffix, n]));
-  }
+  protected readonly numbersBefore = computed((): ReadonlyMap<string, number> => {
+    const numbers = questionNumbers(this.frozenBefore()?.content.pages ?? []);
+    return new Map([...numbers].map(([id, n]) => [id + EARLIER, n]));
+  });
 
   protected choose(item: string): void {
     this.lead(this.row()?.learnerId ?? '', item);

@@ -14,12 +14,13 @@ import {
   isItem,
   type ItemBlock,
   type Marking,
+  type PaperPage,
   questionNumbers,
   type Response,
   responseTo,
   type Verdict,
 } from '@lorvet/core';
-import { type Marked, markedOne, marksOf, type Total, totalOf } from '@lorvet/core/marking';
+import { type Marked, markedOne, marksOf, sheetsOf, type Total, totalOf } from '@lorvet/core/marking';
 
 /** One answer of the grid. */
 export interface Cell {
@@ -112,7 +113,13 @@ export class Row {
   }
 
   get total(): Total {
-    return (this.sum ??= totalOf(this.marks));
+    return (this.sum ??= totalOf(this.marks, this.response?.points));
+  }
+
+  /** The sheets of paper that show a question. */
+  sheetsWith(itemId: string): readonly PaperPage[] {
+    const page = this.frozen.content.pages.find((p) => p.blocks.some((b) => b.id === itemId));
+    return page ? sheetsOf(this.response, page.id) : [];
   }
 
   cell(column: number): Cell | undefined {

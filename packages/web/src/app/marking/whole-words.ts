@@ -4,6 +4,7 @@ import { ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
 import { Textarea } from 'primeng/textarea';
 import { many } from '../platform/many';
+import { NumberField } from '../ui/controls/number';
 import { IconButton } from '../ui/icon-button';
 import { whenIn } from '../ui/when';
 import type { AskAgain } from './answering';
@@ -27,7 +28,7 @@ export const WAYS_TO_ASK: readonly { readonly label: string; readonly ask: AskAg
 /** What is said to the whole of one piece of work, and how it goes on. */
 @Component({
   selector: 'lv-whole-words',
-  imports: [ButtonDirective, IconButton, Menu, Phrases, SpokenWords, Textarea],
+  imports: [ButtonDirective, IconButton, Menu, NumberField, Phrases, SpokenWords, Textarea],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './whole-words.html',
   styles: `
@@ -37,6 +38,9 @@ export const WAYS_TO_ASK: readonly { readonly label: string; readonly ask: AskAg
     }
     .p-button-text {
       justify-self: start;
+    }
+    .whole lv-number {
+      width: 90px;
     }
     .two {
       flex-wrap: nowrap;
@@ -49,7 +53,14 @@ export const WAYS_TO_ASK: readonly { readonly label: string; readonly ask: AskAg
 export class WholeWords {
   readonly row = input.required<Row>();
   readonly decided = output<Deciding>();
-  protected readonly answering = inject(MarkingHere).answering;
+  private readonly here = inject(MarkingHere);
+  protected readonly answering = this.here.answering;
+  protected readonly withPoints = computed(() => this.here.table.handOut()?.points === true);
+  protected readonly byHand = computed(() => this.row().response?.points !== undefined);
+  /** Whether there is something to mark that is not right. */
+  protected readonly mayBeRight = computed(
+    () => this.row().go && this.row().marks.some((m) => m.mark.verdict !== 'right'),
+  );
   /** Whether a word to the family is being written. */
   protected readonly forFamily = linkedSignal(() => this.row().learnerId === '');
   protected readonly whenIn = whenIn;

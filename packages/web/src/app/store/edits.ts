@@ -327,11 +327,14 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: () => 'remove a phrase',
   }),
   edit(MarkingActions.markingSet, {
-    run: (doc, { handOutId, patch, responses }) => {
+    run: (doc, { handOutId, patch, responses, copies = [], assets = [] }) => {
+      for (const copy of copies) put(doc, 'copies', copy);
+      for (const asset of assets) if (!(asset.id in doc.assets)) put(doc, 'assets', asset);
       const handOut = plain(doc).handOuts[handOutId];
       if (handOut) put(doc, 'handOuts', { ...handOut, ...patch });
       for (const { copyId, go, patch: said } of responses) respond(doc, copyId, go, said);
     },
     label: (a) => a.label,
+    mergeKey: (a) => a.mergeKey,
   }),
 ]);

@@ -1,7 +1,7 @@
 import { z } from '../../../zod';
 import { textOf } from '../../../work/answer';
 import { type BlockKind, itemBase, itemWords, learnerItem, learnerItemBase, withItemWords } from '../../block';
-import { judgedMark, noKey } from '../../parts';
+import { acceptedToo, judgedMark, noKey } from '../../parts';
 
 const givenSchema = z.object({
   name: z.string().regex(/^[a-z][a-z0-9]{0,11}$/),
@@ -16,6 +16,8 @@ const schema = z.object({
   ...itemBase,
   kind: z.literal('number'),
   key: z.number().nullable(),
+  /** What counts as right besides, as it is written. */
+  also: z.array(z.string().max(60)).max(20).optional(),
   /** How far from the key still counts, in the item's unit. */
   tolerance: z.number().min(0).default(0),
   unit: z.string().max(30).default(''),
@@ -67,10 +69,23 @@ export const numberBlock: BlockKind<NumberBlock, z.infer<typeof learnerSchema>> 
   forLearner: (b) => ({ ...learnerItem(b), kind: 'number', unit: b.unit, ...(b.signs ? { signs: true } : {}) }),
   item: {
     minutes: 1,
-    keyWords: (b) => (b.key === null ? [] : [withUnit(b.key, b.unit)]),
+    keyWords: (b) => (b.key === null ? [] : [withUnit(b.key, b.unit), ...(b.also ?? [])]),
     isEmpty: (a) => textOf(a).trim() === '',
     answerWords: (_, a) => textOf(a),
-    mark: (b, a, by) =>
-      b.key === null ? noKey(b.points) : judgedMark(b.points, by.number(textOf(a), { ...b, key: b.key })),
+    accept: (b, a, by) => {
+      const { key } = b;
+      if (key === null || textOf(a).trim().length > 60) return b;
+      const also = b.also ?? [];
+      const isSame = (given: string) =>
+        by.number(given, { ...b, key }).is === 'same' || by.words(given, also, 'exact').is === 'same';
+      const now = acceptedToo(also, textOf(a), isSame, 20);
+      return now === also ? b : { ...b, also: now };
+    },
+    mark: (b, a, by) => {
+      if (b.key === null) return noKey(b.points);
+      const judged = by.number(textOf(a), { ...b, key: b.key });
+      const isToo = judged.is !== 'same' && b.also?.length && by.words(textOf(a), b.also, 'exact').is === 'same';
+      return judgedMark(b.points, isToo ? { is: 'same', why: 'An accepted answer.' } : judged);
+    },
   },
 };

@@ -19,6 +19,8 @@ const schema = z.object({
   options: choiceOptions,
   /** Id of the right option; empty while none is named. */
   key: z.union([idSchema, z.literal('')]),
+  /** Ids of options that count as right besides. */
+  also: z.array(idSchema).max(20).optional(),
 });
 type SingleChoice = z.infer<typeof schema>;
 const learnerSchema = z.object({
@@ -26,6 +28,10 @@ const learnerSchema = z.object({
   kind: z.literal('single-choice'),
   options: z.array(optionSchema),
 });
+
+/** Whether a choice shows the same as the key, or as what is accepted besides. */
+const isRight = (b: Pick<SingleChoice, 'options' | 'key' | 'also'>, chosen: SingleChoice['options'][number]): boolean =>
+  b.options.some((o) => (o.id === b.key || b.also?.includes(o.id)) && faceOf(o) === faceOf(chosen));
 
 export const singleChoice: BlockKind<SingleChoice, z.infer<typeof learnerSchema>> = {
   kind: 'single-choice',
@@ -60,19 +66,26 @@ export const singleChoice: BlockKind<SingleChoice, z.infer<typeof learnerSchema>
   assets: (b) => pieceAssets(b.options),
   item: {
     minutes: 0.5,
-    keyWords: (b) => optionTexts(b.options, [b.key]),
+    keyWords: (b) => optionTexts(b.options, [b.key, ...(b.also ?? [])]),
     isEmpty: (a) => chosenOf(a).length === 0,
     answerWords: (b, a) => optionTexts(b.options, chosenOf(a)).join(', '),
+    accept: (b, a) => {
+      const chosen = b.options.find((o) => o.id === chosenOf(a)[0]);
+      return chosen && b.key !== '' && !isRight(b, chosen) && (b.also ?? []).length < 20
+        ? { ...b, also: [...(b.also ?? []), chosen.id] }
+        : b;
+    },
     mark: (b, a) => {
       const key = b.options.find((o) => o.id === b.key);
       const chosen = b.options.find((o) => o.id === chosenOf(a)[0]);
       if (!key) return noKey(b.points);
-      const right = chosen !== undefined && faceOf(chosen) === faceOf(key);
+      const right = chosen !== undefined && isRight(b, chosen);
+      const isKey = chosen !== undefined && faceOf(chosen) === faceOf(key);
       return {
         verdict: right ? 'right' : 'not-yet',
         points: right ? b.points : 0,
         outOf: b.points,
-        why: right ? 'The key was chosen.' : 'Another choice than the key.',
+        why: isKey ? 'The key was chosen.' : right ? 'An accepted answer.' : 'Another choice than the key.',
       };
     },
   },

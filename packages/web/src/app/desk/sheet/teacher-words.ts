@@ -15,6 +15,7 @@ import { WentWell } from './went-well';
         [marks]="said().lastMarks"
         [numbers]="numbers()"
         [comment]="said().comment"
+        [whole]="said().points"
         [isAgain]="isAgain()"
         (asked)="asked.emit($event)"
       />

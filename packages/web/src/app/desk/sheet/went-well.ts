@@ -99,6 +99,8 @@ export class WentWell {
   /** The questions' numbers on the sheet. */
   readonly numbers = input.required<ReadonlyMap<string, number>>();
   readonly comment = input('');
+  /** Points that the teacher gave to the whole, in place of the sum. */
+  readonly whole = input<number | null>(null);
   /** Whether it is gone over once more. */
   readonly isAgain = input(false);
   /** A question, by its id, that somebody wants to see. */
@@ -121,8 +123,15 @@ export class WentWell {
     const counted = this.all().filter((q) => q.mark.verdict !== 'yours');
     const sum = (of: (m: ReleasedMark) => number) =>
       Math.round(100 * counted.reduce((n, q) => n + of(q.mark), 0)) / 100;
+    const whole = this.whole();
+    if (whole !== null) return { points: whole, of: this.outOf() };
     return { points: sum((m) => m.points), of: sum((m) => m.outOf) };
   });
+
+  /** Points of all questions, also of those that have no mark of their own. */
+  private outOf(): number {
+    return Math.round(100 * this.all().reduce((n, q) => n + q.mark.outOf, 0)) / 100;
+  }
 
   private are(...verdicts: ReleasedMark['verdict'][]) {
     return this.all().filter((q) => verdicts.includes(q.mark.verdict));

@@ -6,6 +6,7 @@ import confirmdialog from '@primeuix/themes/aura/confirmdialog';
 import datatable from '@primeuix/themes/aura/datatable';
 import datepicker from '@primeuix/themes/aura/datepicker';
 import dialog from '@primeuix/themes/aura/dialog';
+import image from '@primeuix/themes/aura/image';
 import inputnumber from '@primeuix/themes/aura/inputnumber';
 import inputtext from '@primeuix/themes/aura/inputtext';
 import menu from '@primeuix/themes/aura/menu';
@@ -32,6 +33,7 @@ const parts = {
   datatable,
   datepicker,
   dialog,
+  image,
   inputnumber,
   inputtext,
   menu,
@@ -57,6 +59,18 @@ export const LorvetPreset = definePreset(
   {
     components: {
       checkbox: { root: { ...box, borderRadius: '4px' }, icon: { size: '12px' } },
+      image: {
+        toolbar: {
+          blur: '0',
+          background: 'var(--surface)',
+          borderColor: 'var(--line-strong)',
+          borderRadius: 'var(--r)',
+        },
+        action: {
+          ...{ color: 'var(--ink)', hoverColor: 'var(--ink)', hoverBackground: 'var(--sunken)' },
+          ...{ size: '40px', iconSize: '20px', borderRadius: 'var(--r)' },
+        },
+      },
       radiobutton: { root: box, icon: { size: '7px' } },
       select: { dropdown: { width: '30px' } },
       multiselect: { dropdown: { width: '30px' } },
