@@ -59,7 +59,7 @@ function* filesIn(path) {
     if (!['node_modules', 'dist', '.angular'].includes(name)) yield* filesIn(join(path, name));
 }
 
-/** Fonts and decoders that pdf.js asks for while it reads: from its package into what is served. */
+/** Fonts and decoders that pdf.js asks for while it reads, and fonts to write with: from their packages into what is served. */
 export function pdfParts() {
   const from = join(root, 'node_modules/pdfjs-dist');
   const to = join(root, 'packages/web/public/pdf');
@@ -73,6 +73,12 @@ export function pdfParts() {
       if (ending.test(name) && !existsSync(join(to, target, name)))
         copyFileSync(join(from, folder, name), join(to, target, name));
   }
+  // Letters of the PDFs that are written here.
+  const letters = join(root, 'node_modules/@fontsource/andika/files');
+  mkdirSync(join(to, 'andika'), { recursive: true });
+  for (const name of readdirSync(letters))
+    if (/^andika-(latin|latin-ext|cyrillic|vietnamese)-(400|700)-normal\.woff$/.test(name))
+      copyFileSync(join(letters, name), join(to, 'andika', name));
 }
 
 /** The hub with what it takes of the core in one file; packages stay where they are installed. */

@@ -17,6 +17,7 @@ export default {
     '^@lorvet/core/intake$': '<rootDir>/../core/src/intake/index.ts',
     '^@lorvet/core/lists$': '<rootDir>/../core/src/lists.ts',
     '^@lorvet/core/marking$': '<rootDir>/../core/src/marking.ts',
+    '^@lorvet/core/report$': '<rootDir>/../core/src/report.ts',
     '^@lorvet/core/results$': '<rootDir>/../core/src/results.ts',
     '^@lorvet/core/measures$': '<rootDir>/../core/src/measures.ts',
     '^@lorvet/core/rich$': '<rootDir>/../core/src/activity/rich.ts',

@@ -9,12 +9,14 @@ import { Media } from '../ui/blocks/media';
 import { DateField } from '../ui/controls/date';
 import { Radios } from '../ui/controls/radios';
 import { growing } from '../ui/growing';
+import { Notice } from '../ui/notice';
 import { Near } from '../ui/near';
 import { SwatchMark } from '../ui/swatch';
 import { whenIn } from '../ui/when';
 import { MarkingHead } from './head';
 import { MarkingHere } from './here';
 import { NotHere } from './not-here';
+import { type ForWhom, Reporting } from './reporting';
 import type { Row } from './row';
 
 /** Rows that are drawn at once. */
@@ -51,6 +53,11 @@ export class LettingOut {
     { is: 'gradebook', name: 'Line item and results (OneRoster)' },
     { is: 'statements', name: 'Statements (xAPI)' },
   ];
+
+  protected readonly reporting = inject(Reporting);
+  private readonly notice = inject(Notice);
+  /** What is decided and out: what is held back goes into a report only when it is asked for by name. */
+  protected readonly decided = computed(() => this.table.rows().filter((r) => r.response?.decision && !r.isHeld));
 
   /** A time is being chosen. */
   private readonly timed = signal(false);
@@ -130,6 +137,19 @@ export class LettingOut {
     return `${sum(counted, (m) => m.points)} of ${sum(counted, (m) => m.outOf)}`;
   }
 
+  protected async report(rows: readonly Row[], forWhom: ForWhom): Promise<void> {
+    const h = this.table.handOut();
+    if (!h) return;
+    try {
+      const pdf = await this.reporting.pdf(h, rows, this.work.people().learners, forWhom);
+      const of = forWhom === 'learner' ? 'report' : 'family-report';
+      if (pdf) download(pdf, `${fileName(h.title)}-${of}.pdf`);
+      else this.notice.wrong('No report was written', 'Decide on the work first: complete, or another go.');
+    } catch {
+      this.notice.wrong('The report could not be written', 'Try it once more. Nothing was changed.');
+    }
+  }
+
   protected async file(is: FileKind): Promise<void> {
     const h = this.table.handOut();
     if (!h) return;
@@ -154,7 +174,7 @@ export class LettingOut {
       ),
     );
     const results = { handOut: h, works };
-    const name = h.title.replace(/[^\p{L}\p{N}]+/gu, '-').slice(0, 60);
+    const name = fileName(h.title);
     const csv = { type: 'text/csv;charset=utf-8' };
     if (is === 'answers') download(new Blob([answersCsv(results)], csv), `${name}-answers.csv`);
     else if (is === 'points') {
@@ -171,3 +191,5 @@ export class LettingOut {
     }
   }
 }
+
+const fileName = (title: string): string => title.replace(/[^\p{L}\p{N}]+/gu, '-').slice(0, 60);

@@ -21,7 +21,6 @@ import {
   sameAnswer,
   type Verdict,
 } from '@lorvet/core';
-import { ButtonDirective } from 'primeng/button';
 import { Splitter } from 'primeng/splitter';
 import { LaidPage } from '../ui/blocks/laid-page';
 import { CheckBox } from '../ui/controls/check';
@@ -55,7 +54,6 @@ interface Pair {
   selector: 'lv-one-work',
   imports: [
     AnswerWay,
-    ButtonDirective,
     CheckBox,
     FootBar,
     IconButton,

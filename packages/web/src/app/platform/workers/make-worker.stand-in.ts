@@ -11,3 +11,4 @@ export const makeRosterWorker = none;
 export const makeSearchWorker = none;
 export const makeWordsWorker = none;
 export const makeMarkingWorker = none;
+export const makeReportWorker = none;

@@ -14,3 +14,5 @@ export const makeSearchWorker = (): Worker =>
 export const makeWordsWorker = (): Worker => new Worker(new URL('./words.worker', import.meta.url), { type: 'module' });
 export const makeMarkingWorker = (): Worker =>
   new Worker(new URL('./marking.worker', import.meta.url), { type: 'module' });
+export const makeReportWorker = (): Worker =>
+  new Worker(new URL('./report.worker', import.meta.url), { type: 'module' });
