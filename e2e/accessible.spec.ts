@@ -23,6 +23,7 @@ const PLACES: Record<string, string> = {
   marking: '/marking/h-survey',
   'one question': '/marking/h-survey/question?item=rp-q10',
   'one work': '/marking/h-survey/work?learner=l-tamsin',
+  'on paper': '/marking/h-survey/paper',
   'letting out': '/marking/h-survey/out',
   keeping: '/keeping',
   'bring in': '/bring-in',

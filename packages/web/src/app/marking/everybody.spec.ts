@@ -259,7 +259,41 @@ describe('what is said to an answer', () => {
   });
 });
 
+describe('the whole work', () => {
+  it('is all right at one press, and has points of its own until they follow from the marks again', async () => {
+    const place = await DemoPlace.open(MarkingGrid, { inputs: { id: 'h-survey', learner: 'l-merryn' } });
+    await place.press('All of it right');
+    expect(Object.values(said(place, 'l-merryn')?.marks ?? {}).every((m) => m.verdict === 'right')).toBe(true);
+    expect(place.text).toContain('of 16 points, from the marks');
+    place.work.undo();
+    expect(said(place, 'l-merryn')?.marks ?? {}).toEqual({});
+    place.fixture.componentInstance['here'].answering.wholePoints(
+      place.fixture.componentInstance['table'].rows().find((r) => r.learnerId === 'l-merryn') as never,
+      99,
+    );
+    await place.rest();
+    expect(said(place, 'l-merryn')?.points).toBe(16);
+    expect(place.text).toContain('of 16 points, given by you');
+    await place.press('Complete');
+    expect(slip(place, 'l-merryn')?.points).toBe(16);
+    await place.press(/^Merryn H\., question 1:/);
+    await place.press('From the marks');
+    expect(slip(place, 'l-merryn')?.points).toBeNull();
+  });
+});
+
 describe('letting out', () => {
+  it('lets the answers out to one learner, and keeps them back from one when all get them', async () => {
+    const place = await DemoPlace.open(LettingOut, { inputs: { id: 'h-survey' }, at: '2026-11-26T12:00' });
+    const answersAt = (learner: string) => place.work.index().slips[learner]?.works['h-survey']?.answersAt;
+    await place.press('Let the answers out: Jory S.');
+    expect([answersAt('l-jory'), answersAt('l-perran')]).toEqual(['2026-11-26T12:00', null]);
+    place.fixture.componentInstance['answering'].setAnswersAt('2026-11-26T11:00');
+    await place.rest();
+    await place.press('Keep the answers back: Perran D.');
+    expect([answersAt('l-jory'), answersAt('l-perran')]).toEqual(['2026-11-26T11:00', null]);
+  });
+
   it('holds back what is decided until it is let out, and shows first what the learner will see', async () => {
     const place = await DemoPlace.open(LettingOut, { inputs: { id: 'h-survey' } });
     const hand = [

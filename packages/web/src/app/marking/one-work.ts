@@ -104,6 +104,11 @@ export class OneWork {
     ),
   );
   protected readonly row = computed(() => this.table.rows()[this.place()]);
+  /** Whose work is shown in place of somebody's who has none. */
+  protected readonly isElse = computed(() => {
+    const row = this.row();
+    return this.learner() && row && row.learnerId !== this.learner() ? row : null;
+  });
   private readonly items = computed(() => {
     const row = this.row();
     return row ? itemsOf(row.frozen.content) : [];

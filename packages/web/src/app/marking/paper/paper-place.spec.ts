@@ -1,0 +1,117 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { copyIdOf, MOST_PAPER, type Workspace } from '@lorvet/core';
+import { DemoPlace } from '../../testing/demo-place';
+import { OneQuestion } from '../one-question';
+import { PaperPlace } from './paper-place';
+
+const ids = ['sheet-a', 'sheet-b', 'sheet-c'];
+const waiting =
+  (toPlace: readonly string[]) =>
+  (w: Workspace): Workspace => {
+    const survey = w.handOuts['h-survey'];
+    return survey ? { ...w, handOuts: { ...w.handOuts, 'h-survey': { ...survey, toPlace: [...toPlace] } } } : w;
+  };
+const said = (place: DemoPlace<unknown>, learner: string) =>
+  place.work.markings()[copyIdOf('h-survey', learner)]?.responses.at(-1);
+const left = (place: DemoPlace<unknown>) => place.work.handOuts()['h-survey']?.toPlace;
+
+describe('sheets of paper', () => {
+  let place: DemoPlace<PaperPlace>;
+  beforeEach(async () => {
+    place = await DemoPlace.open(PaperPlace, { inputs: { id: 'h-survey' }, change: waiting(ids) });
+  });
+
+  it('go to the first who is found, on the first page that has none; undone, they wait again', async () => {
+    const find = (place.fixture.nativeElement as HTMLElement).querySelector<HTMLInputElement>('input[maxlength]');
+    const enter = async (text: string) => {
+      if (find) find.value = text;
+      find?.dispatchEvent(new Event('input'));
+      find?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+      await place.rest();
+    };
+    await enter('cor');
+    expect(said(place, 'l-corin')?.paper).toMatchObject([{ assetId: 'sheet-a', pageId: 'rp-p1' }]);
+    expect(place.work.copies()[copyIdOf('h-survey', 'l-corin')]?.goes).toMatchObject([{ n: 1, submittedFor: true }]);
+    await enter('COR');
+    expect(said(place, 'l-corin')?.paper?.map((p) => p.pageId)).toEqual(['rp-p1', 'rp-p2']);
+    expect(find?.value).toBe('');
+    await enter('nobody at all');
+    expect(left(place)).toEqual(['sheet-c']);
+    place.work.undo();
+    place.work.undo();
+    await place.rest();
+    expect(left(place)).toEqual(ids);
+    expect(place.work.copies()[copyIdOf('h-survey', 'l-corin')]).toBeUndefined();
+  });
+
+  it('go all at once in the order of the list, and it is one step to undo', async () => {
+    await place.press('Place all 3 in the order of the list, Brannoc T. to Brannoc T.');
+    expect(said(place, 'l-brannoc')?.paper?.map((p) => [p.assetId, p.pageId])).toEqual([
+      ['sheet-a', 'rp-p1'],
+      ['sheet-b', 'rp-p2'],
+      ['sheet-c', 'rp-p3'],
+    ]);
+    expect(left(place)).toEqual([]);
+    place.work.undo();
+    expect(left(place)).toEqual(ids);
+    expect(said(place, 'l-brannoc')?.paper).toBeUndefined();
+  });
+
+  it('are a go of their own where another was asked for, and take it away with the last of them', async () => {
+    await place.press('Tamsin W., all pages');
+    expect(said(place, 'l-tamsin')).toMatchObject({ go: 2, paper: [{ assetId: 'sheet-a', pageId: '' }] });
+    await place.press('Take off: Tamsin W., the whole sheet');
+    expect(place.work.copies()[copyIdOf('h-survey', 'l-tamsin')]?.goes).toHaveLength(1);
+    expect(left(place)).toEqual(ids);
+  });
+
+  it('leave what is worked on at the desk to its learner', async () => {
+    await place.press('Demelza K., page 1');
+    expect(place.work.copies()[copyIdOf('h-survey', 'l-demelza')]?.goes.at(-1)?.submittedAt).toBeNull();
+    expect(said(place, 'l-demelza')?.paper).toHaveLength(1);
+  });
+
+  it('are not taken where there are as many as there can be, and that is said', async () => {
+    const many = Array.from({ length: MOST_PAPER + 2 }, (_, i) => `sheet-${i}`);
+    place = await DemoPlace.open(PaperPlace, { inputs: { id: 'h-survey' }, change: waiting(many) });
+    const to = place.fixture.componentInstance['table'].rows().find((r) => r.learnerId === 'l-corin');
+    if (to)
+      place.fixture.componentInstance['papers'].place(
+        many.map((assetId) => ({ assetId, to: { row: to, pageId: '' } })),
+      );
+    await place.rest();
+    expect(said(place, 'l-corin')?.paper).toHaveLength(MOST_PAPER);
+    expect(left(place)).toHaveLength(2);
+    await place.press('Corin B., all pages');
+    expect(place.notices.join()).toContain('as many sheets as there can be');
+    expect(left(place)).toHaveLength(2);
+  });
+});
+
+it('one question shows each sheet that it is on, as a tile of its own to be marked', async () => {
+  const id = copyIdOf('h-survey', 'l-corin');
+  const place = await DemoPlace.open(OneQuestion, {
+    inputs: { id: 'h-survey', item: 'rp-q4' },
+    change: (w) => {
+      const frozen = w.handOuts['h-survey']?.given['l-corin']?.frozen ?? '';
+      const at = '2026-11-24T08:00:00.000Z';
+      const go = { n: 1, startedAt: at, submittedAt: at, submittedFor: true, answers: {} };
+      const response = { go: 1, marks: {}, comments: {}, comment: '', decision: null, decidedAt: null };
+      const paper = [{ assetId: 'sheet-a', pageId: 'rp-p2' }];
+      return {
+        ...w,
+        copies: { ...w.copies, [id]: { id, handOutId: 'h-survey', learnerId: 'l-corin', frozen, goes: [go] } },
+        markings: { ...w.markings, [id]: { id, copyId: id, responses: [{ ...response, paper }] } },
+      };
+    },
+  });
+  await place.rest();
+  expect(place.text).toContain('1 answer yours to mark');
+  expect(place.text).not.toMatch(/Nothing given:[^.]*Corin/);
+  await place.press('Right: Corin B.');
+  expect(said(place, 'l-corin')?.marks['rp-q4']).toMatchObject({ verdict: 'right' });
+  // A question of a page that no sheet shows was not given.
+  await place.fixture.componentRef.setInput('item', 'rp-q1');
+  await place.rest();
+  expect(place.text).toMatch(/Nothing given:[^.]*Corin/);
+});
