@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
-import { kept, openDemo, reload, sitDown, watchErrors } from './helpers';
+import { faults, kept, openDemo, reload, sitDown, watchErrors } from './helpers';
 
 /** What was photographed: drawings stand for it. */
 const sheet = (name: string) => ({
@@ -24,6 +24,14 @@ test('what was done on paper is placed by hand, marked like all else, and told i
   await page.keyboard.press('Enter');
   await expect(page.getByText('1 of 2')).toBeVisible();
   await page.getByRole('button', { name: 'Tamsin W., page 2' }).click();
+  expect(await faults(page)).toEqual([]);
+  // Large, it can be turned and looked at closely; Escape leads back.
+  const large = page.getByRole('region', { name: 'The sheet to place' }).getByRole('button', { name: /^Look at it large/ });
+  await large.click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.getByRole('button', { name: 'Throw it away' }).click();
   await expect(page.getByRole('heading', { name: 'No sheet waits to be placed' })).toBeVisible();
   await expect(row(page, 'Corin B.')).toContainText('submitted');

@@ -174,22 +174,22 @@ export const routes: Routes = [
       {
         path: 'marking',
         title: 'Marking – Lorvet',
-        loadComponent: () => import('./marking/marking-list').then((m) => m.MarkingList),
+        loadComponent: () => import('./marking/list/marking-list').then((m) => m.MarkingList),
       },
       {
         path: 'marking/:id',
         title: 'Marking – Lorvet',
-        loadComponent: () => import('./marking/marking').then((m) => m.MarkingGrid),
+        loadComponent: () => import('./marking/grid/marking').then((m) => m.MarkingGrid),
       },
       {
         path: 'marking/:id/question',
         title: 'One question – Lorvet',
-        loadComponent: () => import('./marking/one-question').then((m) => m.OneQuestion),
+        loadComponent: () => import('./marking/question/one-question').then((m) => m.OneQuestion),
       },
       {
         path: 'marking/:id/work',
         title: 'One work – Lorvet',
-        loadComponent: () => import('./marking/one-work').then((m) => m.OneWork),
+        loadComponent: () => import('./marking/work/one-work').then((m) => m.OneWork),
       },
       {
         path: 'marking/:id/paper',
@@ -199,7 +199,7 @@ export const routes: Routes = [
       {
         path: 'marking/:id/out',
         title: 'Let out – Lorvet',
-        loadComponent: () => import('./marking/letting-out').then((m) => m.LettingOut),
+        loadComponent: () => import('./marking/out/letting-out').then((m) => m.LettingOut),
       },
       {
         path: 'keeping',

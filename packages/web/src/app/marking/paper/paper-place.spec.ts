@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { copyIdOf, MOST_PAPER, type Workspace } from '@lorvet/core';
 import { DemoPlace } from '../../testing/demo-place';
-import { OneQuestion } from '../one-question';
+import { OneQuestion } from '../question/one-question';
 import { PaperPlace } from './paper-place';
 
 const ids = ['sheet-a', 'sheet-b', 'sheet-c'];

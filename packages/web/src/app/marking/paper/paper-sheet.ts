@@ -1,4 +1,4 @@
-import { booleanAttribute, ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { booleanAttribute, ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { Image } from 'primeng/image';
 import { shownAsset } from '../../ui/shown-asset';
 
@@ -12,7 +12,7 @@ import { shownAsset } from '../../ui/shown-asset';
       @if (plain()) {
         <img [src]="src" [alt]="alt()" />
       } @else {
-        <p-image [src]="src" [alt]="alt()" [preview]="true" appendTo="body" />
+        <p-image [src]="src" [alt]="alt()" [preview]="true" appendTo="body" [pt]="says()" />
       }
     } @else if (url() === null) {
       <p class="small">This picture is not in this browser.</p>
@@ -51,5 +51,7 @@ export class PaperSheet {
   readonly alt = input.required<string>();
   /** Only shown, where something else is pressed. */
   readonly plain = input(false, { transform: booleanAttribute });
+  /** The button says which picture it opens. */
+  protected readonly says = computed(() => ({ previewMask: { 'aria-label': `Look at it large: ${this.alt()}` } }));
   protected readonly url = shownAsset(this.assetId, 'image/');
 }

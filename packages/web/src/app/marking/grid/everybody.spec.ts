@@ -1,14 +1,14 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { By } from '@angular/platform-browser';
 import { copyIdOf, latest, saidAt } from '@lorvet/core';
-import { DeskActions } from '../store/actions';
-import { WrittenOn } from '../ui/blocks/written-on';
-import { DemoPlace } from '../testing/demo-place';
-import { ButtonHarness } from '../testing/harnesses';
-import { LettingOut } from './letting-out';
+import { DeskActions } from '../../store/actions';
+import { WrittenOn } from '../../ui/blocks/written-on';
+import { DemoPlace } from '../../testing/demo-place';
+import { ButtonHarness } from '../../testing/harnesses';
+import { LettingOut } from '../out/letting-out';
 import { MarkingGrid } from './marking';
-import { OneQuestion } from './one-question';
-import { OneWork } from './one-work';
+import { OneQuestion } from '../question/one-question';
+import { OneWork } from '../work/one-work';
 
 const said = (place: { work: DemoPlace<unknown>['work'] }, learner: string) =>
   place.work.markings()[copyIdOf('h-survey', learner)]?.responses.at(-1);
@@ -58,7 +58,7 @@ describe('the grid', () => {
   it('leaves open only what is not right, where that is asked', async () => {
     await place.press(/^Merryn H\., question 1:/);
     await pick(place, ['Merryn H.']);
-    place.fixture.componentInstance['decideAll']('another go', { where: true, onlyWrong: true });
+    place.fixture.componentInstance['picked'].decide('another go', { where: true, onlyWrong: true });
     await place.rest();
     const only = slip(place, 'l-merryn')?.only ?? [];
     expect(only).toContain('rp-q1');

@@ -3,14 +3,14 @@ import type { MenuItem } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
 import { Textarea } from 'primeng/textarea';
-import { many } from '../platform/many';
-import { NumberField } from '../ui/controls/number';
-import { IconButton } from '../ui/icon-button';
-import { whenIn } from '../ui/when';
-import type { AskAgain } from './answering';
-import { MarkingHere } from './here';
+import { many } from '../../platform/many';
+import { NumberField } from '../../ui/controls/number';
+import { IconButton } from '../../ui/icon-button';
+import { whenIn } from '../../ui/when';
+import type { AskAgain } from '../answering';
+import { MarkingHere } from '../here';
 import { Phrases } from './phrases';
-import { type Row } from './row';
+import { type Row } from '../row';
 import { SpokenWords } from './spoken-words';
 
 /** What is decided on a piece of work; another go says where something is not right yet, if nothing else is said. */

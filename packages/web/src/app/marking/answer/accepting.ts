@@ -2,11 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { type Accepted, type Content, findBlock, isItem, itemRules, latest } from '@lorvet/core';
 import { accepting, mayAccept } from '@lorvet/core/marking';
 import { ButtonDirective } from 'primeng/button';
-import { BenchActions } from '../store/actions';
-import { WorkspaceStore } from '../store/workspace';
-import { Notice } from '../ui/notice';
-import { MarkingHere } from './here';
-import { type Row } from './row';
+import { BenchActions } from '../../store/actions';
+import { WorkspaceStore } from '../../store/workspace';
+import { Notice } from '../../ui/notice';
+import { MarkingHere } from '../here';
+import { type Row } from '../row';
 
 /** What of a question is accepted besides the key: one more by a press, for everybody; each can go into the master's key. */
 @Component({

@@ -2,12 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { countStates, countWorks, stateNow } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
-import { Clock } from '../platform/clock';
-import { WorkspaceStore } from '../store/workspace';
-import { TABLE } from '../ui/table/table';
-import { whenIn } from '../ui/when';
-import { Empty } from '../ui/empty';
-import { many } from '../platform/many';
+import { Clock } from '../../platform/clock';
+import { WorkspaceStore } from '../../store/workspace';
+import { TABLE } from '../../ui/table/table';
+import { whenIn } from '../../ui/when';
+import { Empty } from '../../ui/empty';
+import { many } from '../../platform/many';
 import { Queue } from './queue';
 
 const COLUMNS = [

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
-import type { KeptAsset } from '../platform/storage/kept-asset';
-import { Media } from '../ui/blocks/media';
-import { Take } from '../ui/blocks/take';
+import type { KeptAsset } from '../../platform/storage/kept-asset';
+import { Media } from '../../ui/blocks/media';
+import { Take } from '../../ui/blocks/take';
 
 /** Words to a learner that are spoken: recorded, heard, taken away or said again. */
 @Component({

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 import { MOST_NOTES, type Note } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Textarea } from 'primeng/textarea';
-import { whenIn } from '../ui/when';
+import { whenIn } from '../../ui/when';
 
 /** What was said back to a learner's notes, and a place to say more. The learner sees it at once, decided or not. */
 @Component({

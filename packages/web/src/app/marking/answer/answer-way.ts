@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { aFrameLater } from '../ui/in-stages';
-import { MarkingHere } from './here';
-import { type Row } from './row';
+import { aFrameLater } from '../../ui/in-stages';
+import { MarkingHere } from '../here';
+import { type Row } from '../row';
 import { WayBack } from './way-back';
 
 /** The way back from an answer, and how everybody did on its question. It is long, and comes a frame after the answer. */

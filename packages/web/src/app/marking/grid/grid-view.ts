@@ -1,7 +1,7 @@
 import { computed, signal, untracked } from '@angular/core';
 import type { CopyState, Verdict } from '@lorvet/core';
-import { type Row } from './row';
-import type { WorkTable } from './work-table';
+import { type Row } from '../row';
+import type { WorkTable } from '../work-table';
 
 type Column = ReturnType<WorkTable['columns']>[number];
 

@@ -1,8 +1,8 @@
 import { Injectable } from '@angular/core';
 import { type Alike, gatherAlike, type Gathered } from '@lorvet/core/marking';
 import { type Remote, wrap } from 'comlink';
-import { makeMarkingWorker } from '../platform/workers/make-worker';
-import type { MarkingApi } from '../platform/workers/marking.worker';
+import { makeMarkingWorker } from '../../platform/workers/make-worker';
+import type { MarkingApi } from '../../platform/workers/marking.worker';
 
 /** From so many answers on they are gathered beside the page. */
 const MANY = 60;

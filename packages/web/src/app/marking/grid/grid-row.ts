@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import type { Id } from '@lorvet/core';
-import { many } from '../platform/many';
-import { SwatchMark } from '../ui/swatch';
+import { many } from '../../platform/many';
+import { SwatchMark } from '../../ui/swatch';
 import type { Shown } from './grid-view';
-import { MarkingHere } from './here';
-import { type Row } from './row';
-import { SIGNS } from './signs';
+import { MarkingHere } from '../here';
+import { type Row } from '../row';
+import { SIGNS } from '../signs';
 
 /** A learner's line of the grid: looked at anew only where something of it is another. */
 @Component({

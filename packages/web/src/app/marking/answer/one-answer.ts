@@ -2,19 +2,19 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { type ItemBlock, joinedWords } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { Textarea } from 'primeng/textarea';
-import { Formula } from '../ui/blocks/formula';
-import { LearnerBlockView } from '../ui/blocks/learner-block';
-import { canWriteOn, WrittenOn } from '../ui/blocks/written-on';
-import { NumberField } from '../ui/controls/number';
+import { Formula } from '../../ui/blocks/formula';
+import { LearnerBlockView } from '../../ui/blocks/learner-block';
+import { canWriteOn, WrittenOn } from '../../ui/blocks/written-on';
+import { NumberField } from '../../ui/controls/number';
 import { Accepting } from './accepting';
-import type { Given } from './answering';
-import { MarkingHere } from './here';
+import type { Given } from '../answering';
+import { MarkingHere } from '../here';
 import { NotesBack } from './notes-back';
-import { PaperPages } from './paper/paper-pages';
+import { PaperPages } from '../paper/paper-pages';
 import { Phrases } from './phrases';
 import { ByLevels } from './by-levels';
-import { type Row } from './row';
-import { sentence, SIGNS } from './signs';
+import { type Row } from '../row';
+import { sentence, SIGNS } from '../signs';
 import { SpokenWords } from './spoken-words';
 
 /** One answer as its learner gave it, with the key of their version, the mark and why, and what is said to it. */

@@ -22,22 +22,22 @@ import {
   type Verdict,
 } from '@lorvet/core';
 import { Splitter } from 'primeng/splitter';
-import { LaidPage } from '../ui/blocks/laid-page';
-import { CheckBox } from '../ui/controls/check';
-import { IconButton } from '../ui/icon-button';
-import { onceDrawn } from '../ui/once-drawn';
-import { FootBar, Panes } from '../ui/panes';
-import { SwatchMark } from '../ui/swatch';
-import { whenIn } from '../ui/when';
-import { AnswerWay } from './answer-way';
-import type { Given } from './answering';
-import { MarkingHead } from './head';
-import { MarkingHere } from './here';
-import { NotHere } from './not-here';
-import { OneAnswer } from './one-answer';
-import { sentence, SIGNS } from './signs';
-import { PaperPages } from './paper/paper-pages';
-import { type Deciding, WholeWords } from './whole-words';
+import { LaidPage } from '../../ui/blocks/laid-page';
+import { CheckBox } from '../../ui/controls/check';
+import { IconButton } from '../../ui/icon-button';
+import { onceDrawn } from '../../ui/once-drawn';
+import { FootBar, Panes } from '../../ui/panes';
+import { SwatchMark } from '../../ui/swatch';
+import { whenIn } from '../../ui/when';
+import { AnswerWay } from '../answer/answer-way';
+import type { Given } from '../answering';
+import { MarkingHead } from '../head';
+import { MarkingHere } from '../here';
+import { NotHere } from '../not-here';
+import { OneAnswer } from '../answer/one-answer';
+import { sentence, SIGNS } from '../signs';
+import { PaperPages } from '../paper/paper-pages';
+import { type Deciding, WholeWords } from '../answer/whole-words';
 
 /** What the ids of the go before end with, where it stands beside this one. */
 const EARLIER = '-earlier';

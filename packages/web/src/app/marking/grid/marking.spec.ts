@@ -1,10 +1,10 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { afresh, copyIdOf, statesIn } from '@lorvet/core';
-import { DeskActions } from '../store/actions';
-import { DemoPlace } from '../testing/demo-place';
-import { ButtonHarness } from '../testing/harnesses';
+import { DeskActions } from '../../store/actions';
+import { DemoPlace } from '../../testing/demo-place';
+import { ButtonHarness } from '../../testing/harnesses';
 import { MarkingGrid } from './marking';
-import { MarkingList } from './marking-list';
+import { MarkingList } from '../list/marking-list';
 
 let place: DemoPlace<MarkingGrid>;
 const said = (learner: string) => place.work.markings()[copyIdOf('h-survey', learner)]?.responses.at(-1);

@@ -1,5 +1,5 @@
 import { z } from '@lorvet/core';
-import { keepSmall, keptOrLetGo } from '../ui/kept-or-let-go';
+import { keepSmall, keptOrLetGo } from '../../ui/kept-or-let-go';
 
 const KEY = 'lorvet-looked';
 /** Hand-outs that it is known of. */

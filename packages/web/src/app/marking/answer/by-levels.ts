@@ -3,12 +3,12 @@ import { type ItemBlock, Problem } from '@lorvet/core';
 import { readRubric, rubricLines } from '@lorvet/core/marking';
 import { ButtonDirective } from 'primeng/button';
 import { Textarea } from 'primeng/textarea';
-import { Clock } from '../platform/clock';
-import { DIALOG } from '../ui/dialog';
-import { FileButton } from '../ui/file-button';
-import { ProblemCard, type Wrong } from '../ui/problem';
-import { MarkingHere } from './here';
-import { type Row } from './row';
+import { Clock } from '../../platform/clock';
+import { DIALOG } from '../../ui/dialog';
+import { FileButton } from '../../ui/file-button';
+import { ProblemCard, type Wrong } from '../../ui/problem';
+import { MarkingHere } from '../here';
+import { type Row } from '../row';
 
 /** A longer answer marked by levels: one press for each criterion; the rubric is written here, or comes from a file. */
 @Component({

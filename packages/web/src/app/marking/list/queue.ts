@@ -1,7 +1,7 @@
 import { computed, effect, inject, signal, type Signal, untracked } from '@angular/core';
 import { copyIdOf, sharedName, statesIn } from '@lorvet/core';
-import { Parts } from '../store/parts';
-import { WorkspaceStore } from '../store/workspace';
+import { Parts } from '../../store/parts';
+import { WorkspaceStore } from '../../store/workspace';
 
 /** So many pieces of work are shown; and of so many it is looked up since when they wait. */
 const SHOWN = 40;

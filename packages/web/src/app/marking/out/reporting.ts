@@ -3,10 +3,10 @@ import type { HandOut, Id, Learner } from '@lorvet/core';
 import { answersFor, saidOf } from '@lorvet/core';
 import type { Report, Reported } from '@lorvet/core/report';
 import { type Remote, wrap } from 'comlink';
-import { Clock } from '../platform/clock';
-import { makeReportWorker } from '../platform/workers/make-worker';
-import type { ReportApi } from '../platform/workers/report.worker';
-import type { Row } from './row';
+import { Clock } from '../../platform/clock';
+import { makeReportWorker } from '../../platform/workers/make-worker';
+import type { ReportApi } from '../../platform/workers/report.worker';
+import type { Row } from '../row';
 
 export type ForWhom = 'learner' | 'family';
 

@@ -2,10 +2,10 @@ import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { adjustmentKinds, type Decided, type Lineage } from '@lorvet/core';
-import { many } from '../platform/many';
-import { FOLD } from '../ui/controls/fold';
-import { toneOf } from '../ui/tone';
-import { dayIn } from '../ui/when';
+import { many } from '../../platform/many';
+import { FOLD } from '../../ui/controls/fold';
+import { toneOf } from '../../ui/tone';
+import { dayIn } from '../../ui/when';
 
 /** How everybody did on the question. */
 interface Across {

@@ -1,5 +1,5 @@
 import { computed, DestroyRef, effect, inject, type Signal, signal } from '@angular/core';
-import { type Row } from './row';
+import { type Row } from '../row';
 
 /** From so many rows on only those near what is in sight are drawn, so many at once; each is as high as the others then. */
 export const MANY = 40;

@@ -11,12 +11,12 @@ import {
 import { asPhrase, listOf, MOST_PHRASES, type Phrase, withName } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
-import { Clock } from '../platform/clock';
-import { MarkingActions } from '../store/actions';
-import { WorkspaceStore } from '../store/workspace';
-import { DIALOG } from '../ui/dialog';
-import { IconButton } from '../ui/icon-button';
-import { type Row } from './row';
+import { Clock } from '../../platform/clock';
+import { MarkingActions } from '../../store/actions';
+import { WorkspaceStore } from '../../store/workspace';
+import { DIALOG } from '../../ui/dialog';
+import { IconButton } from '../../ui/icon-button';
+import { type Row } from '../row';
 
 /** Phrases that stand beside a field. */
 const BESIDE = 3;

@@ -18,31 +18,32 @@ import type { MenuItem } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
 import { Splitter } from 'primeng/splitter';
-import { Clock } from '../platform/clock';
-import { counted, many } from '../platform/many';
-import { WorkspaceStore } from '../store/workspace';
-import { SELECT } from '../ui/controls/select';
-import { IconButton } from '../ui/icon-button';
-import { inStages } from '../ui/in-stages';
-import { inTurns } from '../ui/in-turns';
-import { onceDrawn } from '../ui/once-drawn';
-import { FootBar, Panes } from '../ui/panes';
-import { Seen } from '../ui/seen';
-import { SwatchMark } from '../ui/swatch';
-import { whenIn } from '../ui/when';
-import { AnswerWay } from './answer-way';
-import type { AskAgain, Given } from './answering';
+import { Clock } from '../../platform/clock';
+import { counted, many } from '../../platform/many';
+import { WorkspaceStore } from '../../store/workspace';
+import { SELECT } from '../../ui/controls/select';
+import { IconButton } from '../../ui/icon-button';
+import { inStages } from '../../ui/in-stages';
+import { inTurns } from '../../ui/in-turns';
+import { onceDrawn } from '../../ui/once-drawn';
+import { FootBar, Panes } from '../../ui/panes';
+import { Seen } from '../../ui/seen';
+import { SwatchMark } from '../../ui/swatch';
+import { whenIn } from '../../ui/when';
+import { AnswerWay } from '../answer/answer-way';
+import type { Given } from '../answering';
 import { GridPieces, MANY } from './grid-pieces';
 import { GridRow } from './grid-row';
 import { GridView, type SortBy } from './grid-view';
-import { MarkingHead } from './head';
-import { MarkingHere } from './here';
-import { NotHere } from './not-here';
+import { MarkingHead } from '../head';
+import { MarkingHere } from '../here';
+import { NotHere } from '../not-here';
 import { looked, lookedAt } from './looked';
-import { OneAnswer } from './one-answer';
-import { type Row } from './row';
-import { SIGNS } from './signs';
-import { type Deciding, WholeWords } from './whole-words';
+import { OneAnswer } from '../answer/one-answer';
+import { type Row } from '../row';
+import { Picked } from './picked';
+import { SIGNS } from '../signs';
+import { type Deciding, WholeWords } from '../answer/whole-words';
 
 const ROW_PX = 35;
 const SORTS = [
@@ -103,10 +104,6 @@ export class MarkingGrid {
   protected readonly ITEM_PX = 52;
   /** Of many rows the widths of the columns are settled: else each row that comes has all of them laid out anew. */
   protected readonly isMany = computed(() => this.table.rows().length > MANY);
-  protected readonly asking = [
-    { label: 'Another go', ask: { where: true, onlyWrong: false } },
-    { label: 'Another go, without saying where', ask: { where: false, onlyWrong: false } },
-  ];
   protected readonly names = ['Width of the answers'];
   /** Which sheet is open on a narrow screen. */
   protected readonly opened = signal<string | null>(null);
@@ -145,10 +142,7 @@ export class MarkingGrid {
   protected readonly row = computed(() => this.table.rows().find((r) => r.learnerId === this.chosen().learner));
 
   /** Who is chosen for something that is done to several. */
-  protected readonly none: ReadonlySet<Id> = new Set();
-  protected readonly picked = signal(this.none);
-  private lastPicked = -1;
-  private readonly pickedRows = () => this.table.rows().filter((r) => this.picked().has(r.learnerId));
+  protected readonly picked = new Picked(this.here.answering, this.table.rows, this.rows);
 
   /** Submitted work in which nothing is left for the teacher to judge. */
   protected readonly settled = inTurns(() => (this.stage() < 5 ? null : this.findSettled(this.table.rows())));
@@ -252,35 +246,6 @@ export class MarkingGrid {
     this.columnMenu()?.toggle(event);
   }
 
-  /** Chooses a learner for something that is done to several; with Shift, all from the last one on. */
-  protected pick(at: number, event: MouseEvent): void {
-    const id = this.rows()[at]?.learnerId;
-    if (id === undefined) return;
-    const now = new Set(this.picked());
-    const on = !now.has(id);
-    const from = event.shiftKey && this.lastPicked >= 0 ? this.lastPicked : at;
-    for (const r of this.rows().slice(Math.min(from, at), Math.max(from, at) + 1))
-      if (on) now.add(r.learnerId);
-      else now.delete(r.learnerId);
-    this.lastPicked = at;
-    this.picked.set(now);
-  }
-
-  protected readonly doings: MenuItem[] = [
-    {
-      label: 'Another go, only what is not right is open',
-      command: () => this.decideAll('another go', { where: true, onlyWrong: true }),
-    },
-    { label: 'All of it right', command: () => this.here.answering.allRight(this.taken()) },
-    { label: 'Submit for them', command: () => this.here.answering.submitFor(this.taken()) },
-    { label: 'Open it again for them', command: () => this.here.answering.reopen(this.taken()) },
-    { label: 'Take decisions back', command: () => this.here.answering.undecide(this.taken()) },
-  ];
-
-  protected decideAll(decision: Deciding['decision'], ask?: AskAgain): void {
-    this.here.answering.decide(this.taken(), decision, ask);
-  }
-
   protected completeSettled(): void {
     const ids = new Set(this.settled() ?? []);
     this.here.answering.decide(
@@ -333,12 +298,6 @@ export class MarkingGrid {
     if (!row || !this.here.answering.decide([row], decision, ask) || decision !== 'complete') return;
     const next = this.rows().find((r) => r.state === 'submitted');
     if (next) this.choose(next.learnerId, this.chosen().item);
-  }
-
-  private taken(): readonly Row[] {
-    const rows = this.pickedRows();
-    this.picked.set(this.none);
-    return rows;
   }
 
   private *findSettled(rows: readonly Row[]): Generator<undefined, readonly Id[]> {
