@@ -26,7 +26,9 @@ test('what was done on paper is placed by hand, marked like all else, and told i
   await page.getByRole('button', { name: 'Tamsin W., page 2' }).click();
   expect(await faults(page)).toEqual([]);
   // Large, it can be turned and looked at closely; Escape leads back.
-  const large = page.getByRole('region', { name: 'The sheet to place' }).getByRole('button', { name: /^Look at it large/ });
+  const large = page
+    .getByRole('region', { name: 'The sheet to place' })
+    .getByRole('button', { name: /^Look at it large/ });
   await large.click();
   await expect(page.getByRole('dialog')).toBeVisible();
   expect(await faults(page)).toEqual([]);

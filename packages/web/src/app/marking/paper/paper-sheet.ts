@@ -51,7 +51,10 @@ export class PaperSheet {
   readonly alt = input.required<string>();
   /** Only shown, where something else is pressed. */
   readonly plain = input(false, { transform: booleanAttribute });
-  /** The button says which picture it opens. */
-  protected readonly says = computed(() => ({ previewMask: { 'aria-label': `Look at it large: ${this.alt()}` } }));
+  /** The button says which picture it opens, and the large one what it shows. */
+  protected readonly says = computed(() => ({
+    previewMask: { 'aria-label': `Look at it large: ${this.alt()}` },
+    original: { alt: this.alt() },
+  }));
   protected readonly url = shownAsset(this.assetId, 'image/');
 }
