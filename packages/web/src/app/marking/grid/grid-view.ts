@@ -24,6 +24,8 @@ export type SortBy = 'given' | 'name' | 'version' | 'total' | 'state' | 'submitt
 const STATES: readonly CopyState[] = ['submitted', 'another go', 'working', 'to start', 'complete', 'not open yet'];
 const VERDICTS: readonly (Verdict | 'absent')[] = ['yours', 'not-yet', 'partly', 'empty', 'right', 'absent'];
 
+const byName = new Intl.Collator();
+
 /** Which rows and columns of the work are shown, and in which order. Marks that are given move no row away under the hand. */
 export class GridView {
   readonly sort = signal<SortBy>('given');
@@ -144,7 +146,7 @@ export class GridView {
     };
     const keyed = some.map((r) => ({ r, k: key(r) }));
     return keyed
-      .sort((a, b) => (typeof a.k === 'string' ? a.k.localeCompare(String(b.k)) : a.k - Number(b.k)))
+      .sort((a, b) => (typeof a.k === 'string' ? byName.compare(a.k, String(b.k)) : a.k - Number(b.k)))
       .map((x) => x.r);
   }
 }

@@ -195,7 +195,9 @@ export class MarkingGrid {
     return typeof by === 'object' ? ITEM + by.item : by;
   });
   protected sortBy(key: string): void {
-    this.view.sort.set(key.startsWith(ITEM) ? { item: key.slice(ITEM.length) } : (key as SortBy));
+    // The list of ways closes first: both at once would be felt.
+    const by = key.startsWith(ITEM) ? { item: key.slice(ITEM.length) } : (key as SortBy);
+    requestAnimationFrame(() => setTimeout(() => this.view.sort.set(by)));
   }
 
   /** What can be shown only: each a list with what is there to choose. */

@@ -36,6 +36,14 @@ import { shownAsset } from '../../ui/shown-asset';
       border-radius: var(--r);
       background: #fff;
     }
+    /* What stands on the sheet is read: nothing is laid over it. */
+    :host ::ng-deep .p-image-preview-mask {
+      background: transparent;
+      cursor: zoom-in;
+    }
+    :host ::ng-deep .p-image-preview-icon {
+      display: none;
+    }
     :host([small]) {
       width: 52px;
     }
