@@ -256,9 +256,37 @@ for (const hand of ['mouse', 'keyboard', 'touch'] as const)
     await expect(
       page.getByRole('complementary', { name: 'The work' }).getByRole('img', { name: 'Try 2' }),
     ).toBeVisible();
+    if (hand === 'mouse') await writtenBack(page, row);
     expect(errors).toEqual([]);
     await context.close();
   });
+
+/** The teacher writes on a learner's drawing, in a layer of its own; at the desk it lies over what was drawn. */
+async function writtenBack(page: Page, row: Locator): Promise<void> {
+  const work = page.getByRole('complementary', { name: 'The work' });
+  await row.getByRole('button', { name: /question 14: yours to mark$/ }).click();
+  await work.getByRole('button', { name: 'Write on it' }).click();
+  const pad = work.locator('lv-written-on .sheet');
+  await pad.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+  const drawn = await pad.locator('path').count();
+  const box = await pad.boundingBox();
+  await page.mouse.move((box?.x ?? 0) + 40, (box?.y ?? 0) + 40);
+  await page.mouse.down();
+  await page.mouse.move((box?.x ?? 0) + 140, (box?.y ?? 0) + 70, { steps: 8 });
+  await page.mouse.up();
+  await expect(pad.locator('path')).toHaveCount(drawn + 1);
+  await work.getByRole('button', { name: 'Complete', exact: true }).click();
+  await expect(row).toContainText('complete');
+  await kept(page);
+  await sitDown(page, 'Kestrel class', LEARNERS.mouse);
+  await page.getByRole('link', { name: /Market day/ }).click();
+  const seen = page.locator('lv-written-on').first();
+  for (let i = 0; i < 5 && !(await seen.isVisible()); i++) {
+    await page.getByRole('button', { name: 'Next' }).click();
+    await stands(page);
+  }
+  await expect(seen.locator('path')).toHaveCount(drawn + 1);
+}
 
 test('a refused camera says what to press, and a file is taken instead', async ({ browser }) => {
   const context = await browser.newContext({ permissions: [] });

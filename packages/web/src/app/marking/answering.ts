@@ -232,6 +232,14 @@ export class Answering {
     );
   }
 
+  /** Whether points are given for it at all, and what it is filed under with the results. */
+  file(patch: Partial<Pick<HandOut, 'points' | 'category'>>): void {
+    const h = this.handOut();
+    if (!h) return;
+    const label = patch.points === undefined ? 'category' : 'points';
+    this.work.dispatch(MarkingActions.markingSet({ handOutId: h.id, patch, responses: [], label }));
+  }
+
   /** Lets the answers out to these learners, or keeps them back: whatever holds for all. */
   answersTo(rows: readonly Row[], isOut: boolean): void {
     const h = this.handOut();

@@ -190,7 +190,12 @@ export const MarkingActions = createActionGroup({
     /** What counts for the marks of a whole hand-out, with what follows for what was said already. */
     'Marking set': props<{
       handOutId: Id;
-      patch: Partial<Pick<HandOut, 'accepted' | 'marksAt' | 'rubrics' | 'answersAt' | 'ownAnswers' | 'toPlace'>>;
+      patch: Partial<
+        Pick<
+          HandOut,
+          'accepted' | 'marksAt' | 'rubrics' | 'points' | 'category' | 'answersAt' | 'ownAnswers' | 'toPlace'
+        >
+      >;
       responses: readonly ResponsePatch[];
       label: string;
       /** Work that is begun or submitted with it, and what is kept with it. */

@@ -283,6 +283,17 @@ describe('the whole work', () => {
 });
 
 describe('letting out', () => {
+  it('files the work without points, under a category, for all who look at it', async () => {
+    const place = await DemoPlace.open(LettingOut, { inputs: { id: 'h-survey' } });
+    await place.press('Jory S.');
+    expect(place.text).toContain('Points, for who asks: 15 of 16');
+    await place.write('Category', 'practice');
+    place.fixture.componentInstance['answering'].file({ points: false });
+    await place.rest();
+    expect(place.work.handOuts()['h-survey']).toMatchObject({ points: false, category: 'practice' });
+    expect(place.text).not.toContain('Points, for who asks');
+  });
+
   it('lets the answers out to one learner, and keeps them back from one when all get them', async () => {
     const place = await DemoPlace.open(LettingOut, { inputs: { id: 'h-survey' }, at: '2026-11-26T12:00' });
     const answersAt = (learner: string) => place.work.index().slips[learner]?.works['h-survey']?.answersAt;

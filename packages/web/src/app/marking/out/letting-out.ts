@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { answersFor, type ReleasedMark, responseTo, saidOf } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
 import { Clock } from '../../platform/clock';
 import { download } from '../../platform/download';
 import { counted } from '../../platform/many';
 import { WorkspaceStore } from '../../store/workspace';
 import { Media } from '../../ui/blocks/media';
+import { CheckBox } from '../../ui/controls/check';
 import { DateField } from '../../ui/controls/date';
 import { Radios } from '../../ui/controls/radios';
 import { growing } from '../../ui/growing';
@@ -27,7 +29,7 @@ type FileKind = 'answers' | 'points' | 'gradebook' | 'statements';
 /** When marks and words reach the learners, looked at first as each will see them; and the results as files. */
 @Component({
   selector: 'lv-letting-out',
-  imports: [ButtonDirective, DateField, MarkingHead, NotHere, Media, Near, Radios, SwatchMark],
+  imports: [ButtonDirective, CheckBox, InputText, DateField, MarkingHead, NotHere, Media, Near, Radios, SwatchMark],
   providers: [MarkingHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './letting-out.html',
