@@ -69,8 +69,7 @@ async function oneGo(context, base) {
     await settle();
   });
   await during('sorting', async () => {
-    await page.getByRole('combobox', { name: 'Sort by' }).click();
-    await page.getByRole('option', { name: 'points, lowest first' }).click();
+    await page.getByRole('columnheader', { name: 'Points' }).getByRole('button').click();
     await settle();
   });
   await page.getByRole('button', { name: /^Show all/ }).click();

@@ -66,8 +66,15 @@ describe('the grid', () => {
   });
 
   it('is sorted by points and shows only some; a mark that is given moves nothing', async () => {
+    const plan = names();
+    await place.press('Points');
+    const byPoints = names();
+    expect(byPoints).not.toEqual(plan);
+    await place.press('Points');
+    expect(names()).toEqual(plan);
     await place.choose('Sort by', 'points, lowest first');
     const before = names();
+    expect(before).toEqual(byPoints);
     expect(before[0]).toBe('Corin B.');
     expect(before.at(-1)).toBe('Perran D.');
     await place.press(/^Merryn H\., question 1:/);

@@ -26,6 +26,14 @@ export class GridPieces {
     /** Whose piece is drawn wherever it is. */
     private readonly chosen: () => string,
   ) {
+    let order = '';
+    effect(() => {
+      const rows = this.rows();
+      const now = rows.map((r) => r.learnerId).join(' ');
+      // In another order all of them would be another at once: they come one a frame, as when they come in sight.
+      if (order && order !== now && rows.length > MANY) this.drawn.set(new Set());
+      order = now;
+    });
     let frame = 0;
     inject(DestroyRef).onDestroy(() => cancelAnimationFrame(frame));
     effect(() => {

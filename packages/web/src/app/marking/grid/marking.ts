@@ -200,6 +200,14 @@ export class MarkingGrid {
     requestAnimationFrame(() => setTimeout(() => this.view.sort.set(by)));
   }
 
+  /** Sorted by what stands in a head; pressed again, as in the plan. */
+  protected turnTo(by: 'name' | 'total' | 'state'): void {
+    this.view.sort.set(this.view.sort() === by ? 'given' : by);
+  }
+  protected sortOf(by: 'name' | 'total' | 'state'): 'ascending' | null {
+    return this.view.sort() === by ? 'ascending' : null;
+  }
+
   /** What can be shown only: each a list with what is there to choose. */
   protected readonly choices = computed(() => {
     const rows = this.table.rows();
