@@ -51,6 +51,16 @@ test('what was done on paper is placed by hand, marked like all else, and told i
   const work = page.getByRole('complementary', { name: 'The work' });
   await expect(work.getByRole('img', { name: 'What Corin B. did on paper, 1 of 1' })).toBeVisible();
   await expect(work.getByText('Nothing was given.')).toHaveCount(0);
+  // Written on, in a layer of its own.
+  await work.getByRole('button', { name: 'Write on it' }).click();
+  const pad = work.locator('lv-drawing-pad .sheet');
+  await pad.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+  const box = await pad.boundingBox();
+  await page.mouse.move((box?.x ?? 0) + 40, (box?.y ?? 0) + 40);
+  await page.mouse.down();
+  await page.mouse.move((box?.x ?? 0) + 140, (box?.y ?? 0) + 70, { steps: 8 });
+  await page.mouse.up();
+  await expect(pad.locator('path')).toHaveCount(1);
   await work.getByRole('button', { name: 'All of it right' }).click();
   await expect(page.getByRole('row', { name: /Corin B/ })).toContainText('13/13');
   await work.getByLabel('Points for the whole').fill('12');
@@ -79,6 +89,12 @@ test('what was done on paper is placed by hand, marked like all else, and told i
   await sitDown(page, 'Heron class', 'Corin B.');
   await page.getByRole('link', { name: /Rock-pool survey/ }).click();
   await expect(page.getByText('Clear writing, Corin.')).toBeVisible();
+  const back = page.locator('lv-teacher-words lv-drawing-pad');
+  await expect(
+    back.getByRole('img', { name: 'What you did on paper, and what your teacher wrote on it' }).first(),
+  ).toBeVisible();
+  await expect(back.locator('path')).toHaveCount(1);
+  expect(await faults(page, 'most')).toEqual([]);
   expect(errors).toEqual([]);
 });
 

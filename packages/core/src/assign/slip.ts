@@ -1,6 +1,6 @@
 import { comfortSchema, toolsSchema } from '../learners/comfort';
 import { writingSchema } from '../work/answer';
-import { HELD, noteSchema, releasedMarkSchema } from '../work/copy';
+import { HELD, MOST_PAPER, noteSchema, releasedMarkSchema } from '../work/copy';
 import { z } from '../zod';
 import { idSchema } from '../activity/block';
 import { learnerBlockSchema } from '../activity/blocks';
@@ -28,6 +28,11 @@ const toGo = {
   writing: z.record(z.string(), writingSchema).default({}),
   /** Levels that the teacher gave, by item, each in words. */
   levels: z.record(z.string(), z.array(z.string().max(700))).default({}),
+  /** Sheets of paper that the teacher wrote on. */
+  sheets: z
+    .array(z.strictObject({ assetId: z.string().max(80), writing: writingSchema }))
+    .max(MOST_PAPER)
+    .default([]),
   /** Questions that can be answered anew in the go after `go`; empty for all. */
   only: z.array(z.string()).default([]),
 };
@@ -69,6 +74,7 @@ const NO_WORDS = {
   voices: {},
   writing: {},
   levels: {},
+  sheets: [],
   only: [],
 };
 

@@ -108,6 +108,8 @@ export type MarkOrigin = z.infer<typeof originSchema>;
 
 /** A photograph or scan of a page of a learner's sheet; `pageId` is empty where it shows several, or none in particular. */
 export const paperPageSchema = z.strictObject({
+  /** What the teacher writes on it: a layer of its own. */
+  writing: writingSchema.optional(),
   assetId: z.string().max(80),
   pageId: z.union([idSchema, z.literal('')]),
 });

@@ -80,5 +80,14 @@ describe('what goes to the learner', () => {
       said({ ...second, family: 'Ask about it.', paper: [{ assetId: 'asset-9', pageId: '' }] }),
     );
     expect(out).not.toMatch(/asset-9|Ask about it/);
+    // What was written on goes back to who did it, as far as it may say where.
+    const writing = { kind: 'drawing' as const, strokes: [], words: [{ x: 1, y: 1, text: 'here' }] };
+    const paper = [
+      { assetId: 'asset-9', pageId: '' as const, writing },
+      { assetId: 'asset-8', pageId: '' as const },
+    ];
+    const told = said({ ...second, paper });
+    expect(saidSchema.parse(told).sheets).toEqual([{ assetId: 'asset-9', writing }]);
+    expect(said({ ...first, paper, again: { where: false } }).sheets).toEqual([]);
   });
 });

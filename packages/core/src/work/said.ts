@@ -13,6 +13,8 @@ export interface SaidToGo {
   voices: Record<string, string>;
   writing: Record<string, Writing>;
   levels: Record<string, string[]>;
+  /** Sheets of paper that the teacher wrote on; others stay with the teacher. */
+  sheets: { assetId: string; writing: Writing }[];
   only: string[];
 }
 
@@ -30,6 +32,7 @@ function wordsOf(r: Response | undefined): SaidToGo {
     voices: isOpen ? { ...r?.voices } : {},
     writing: isOpen ? { ...r?.writing } : {},
     levels: isOpen ? levelsSaid(r?.levels ?? {}) : {},
+    sheets: isOpen ? (r?.paper ?? []).flatMap(({ assetId, writing }) => (writing ? [{ assetId, writing }] : [])) : [],
     only: r?.decision === 'another go' ? [...(r.again?.only ?? [])] : [],
   };
 }

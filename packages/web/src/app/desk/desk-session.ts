@@ -231,6 +231,7 @@ export class DeskSession {
           voices: said.voices,
           writing: said.writing,
           levels: said.levels,
+          sheets: said.sheets,
           marks,
           lastMarks,
           points: isOut ? said.points : null,

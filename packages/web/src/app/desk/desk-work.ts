@@ -37,6 +37,8 @@ export interface TeacherSaid {
   readonly levels: Said['levels'];
   /** What they wrote on drawings and photographs, by item. */
   readonly writing: Said['writing'];
+  /** Sheets of paper that they wrote on. */
+  readonly sheets: Said['sheets'];
   /** The answers by question, once they are out and the work is done. */
   readonly keys: Readonly<Record<string, string>>;
 }
@@ -52,6 +54,7 @@ export const NOTHING_SAID: TeacherSaid = {
   voices: {},
   writing: {},
   levels: {},
+  sheets: [],
   keys: {},
 };
 

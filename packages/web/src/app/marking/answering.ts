@@ -12,6 +12,7 @@ import {
   type HandOut,
   type Id,
   type ItemBlock,
+  type PaperPage,
   type Response,
   type Rubric,
 } from '@lorvet/core';
@@ -153,6 +154,15 @@ export class Answering {
     const { [item.id]: _, ...rest } = row.response?.writing ?? {};
     const writing = answerIsEmpty(drawn) ? rest : { ...rest, [item.id]: asWriting(drawn) };
     this.respond(row, { writing }, 'write on a drawing');
+  }
+
+  /** The same on a sheet of paper that was placed. */
+  writeOnPaper(row: Row, page: PaperPage, drawn: Extract<Answer, { kind: 'drawing' }>): void {
+    const { writing: _, ...bare } = page;
+    const now = answerIsEmpty(drawn) ? bare : { ...bare, writing: asWriting(drawn) };
+    const isIt = (p: PaperPage) => p.assetId === page.assetId && p.pageId === page.pageId;
+    const paper = (row.response?.paper ?? []).map((p) => (isIt(p) ? now : p));
+    this.respond(row, { paper }, 'write on a sheet');
   }
 
   comment(row: Row, text: string): void {

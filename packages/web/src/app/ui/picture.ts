@@ -16,7 +16,7 @@ import { shownAsset } from './shown-asset';
     img {
       display: block;
       max-width: 100%;
-      max-height: 340px;
+      max-height: var(--picture-height, 340px);
       border-radius: 4px;
     }
   `,

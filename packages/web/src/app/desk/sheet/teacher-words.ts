@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { DrawingPad } from '../../ui/blocks/drawing-pad';
 import { Media } from '../../ui/blocks/media';
 import { saying } from '../../ui/say/say';
 import type { TeacherSaid } from '../desk-work';
@@ -7,7 +8,7 @@ import { WentWell } from './went-well';
 /** What the teacher says to the whole of the work, in words or aloud: what went well comes first. */
 @Component({
   selector: 'lv-teacher-words',
-  imports: [Media, WentWell],
+  imports: [DrawingPad, Media, WentWell],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (hasMarks()) {
@@ -24,6 +25,18 @@ import { WentWell } from './went-well';
         <strong>{{ t('Your teacher says:') }}</strong> {{ said().comment }}
       </p>
     }
+    @for (s of said().sheets; track s.assetId) {
+      <div class="word said">
+        <p>{{ onPaper() }}</p>
+        <lv-drawing-pad
+          [assetId]="s.assetId"
+          [answer]="s.writing"
+          [alt]="onPaper()"
+          [label]="onPaper()"
+          [locked]="true"
+        />
+      </div>
+    }
     @if (said().voice; as asset) {
       <div class="word said">
         <p>{{ t('Your teacher speaks to you:') }}</p>
@@ -37,6 +50,9 @@ import { WentWell } from './went-well';
       display: grid;
       gap: 26px;
     }
+    lv-drawing-pad {
+      --picture-height: 80vh;
+    }
   `,
 })
 export class TeacherWords {
@@ -48,5 +64,6 @@ export class TeacherWords {
   /** A question, by its id, that somebody wants to see. */
   readonly asked = output<string>();
   protected readonly t = saying();
+  protected readonly onPaper = computed(() => this.t('What you did on paper, and what your teacher wrote on it'));
   protected readonly hasMarks = computed(() => Object.keys(this.said().lastMarks).length > 0);
 }

@@ -115,6 +115,9 @@ export class LettingOut {
           : '',
       comments: Object.entries(said.comments).map(([id, text]) => ({ id, number: numberOf(id), text })),
       voices: Object.entries(said.voices).map(([id, assetId]) => ({ id, number: numberOf(id), assetId })),
+      sheets: said.sheets.length
+        ? counted(said.sheets.length, 'The sheet with what you wrote on it', '{n} sheets with what you wrote on them')
+        : '',
       only: said.only.length ? `Only these can be answered anew: ${said.only.map(numberOf).join(', ')}` : '',
     };
   });
@@ -136,7 +139,8 @@ export class LettingOut {
       Math.round(100 * all.reduce((n, m) => n + of(m), 0)) / 100;
     if (whole !== null) return `${whole} of ${sum(marks, (m) => m.outOf)}`;
     const counted = marks.filter((m) => m.verdict !== 'yours');
-    return `${sum(counted, (m) => m.points)} of ${sum(counted, (m) => m.outOf)}`;
+    const of = sum(counted, (m) => m.outOf);
+    return of ? `${sum(counted, (m) => m.points)} of ${of}` : '';
   }
 
   protected async report(rows: readonly Row[], forWhom: ForWhom): Promise<void> {

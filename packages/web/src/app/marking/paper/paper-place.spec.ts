@@ -1,7 +1,10 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
+import { By } from '@angular/platform-browser';
 import { copyIdOf, MOST_PAPER, type Workspace } from '@lorvet/core';
 import { DemoPlace } from '../../testing/demo-place';
+import { DrawingPad } from '../../ui/blocks/drawing-pad';
 import { OneQuestion } from '../question/one-question';
+import { OneWork } from '../work/one-work';
 import { PaperPlace } from './paper-place';
 
 const ids = ['sheet-a', 'sheet-b', 'sheet-c'];
@@ -88,23 +91,23 @@ describe('sheets of paper', () => {
   });
 });
 
-it('one question shows each sheet that it is on, as a tile of its own to be marked', async () => {
+/** Corin did page 2 on paper. */
+const onPaper = (w: Workspace): Workspace => {
   const id = copyIdOf('h-survey', 'l-corin');
-  const place = await DemoPlace.open(OneQuestion, {
-    inputs: { id: 'h-survey', item: 'rp-q4' },
-    change: (w) => {
-      const frozen = w.handOuts['h-survey']?.given['l-corin']?.frozen ?? '';
-      const at = '2026-11-24T08:00:00.000Z';
-      const go = { n: 1, startedAt: at, submittedAt: at, submittedFor: true, answers: {} };
-      const response = { go: 1, marks: {}, comments: {}, comment: '', decision: null, decidedAt: null };
-      const paper = [{ assetId: 'sheet-a', pageId: 'rp-p2' }];
-      return {
-        ...w,
-        copies: { ...w.copies, [id]: { id, handOutId: 'h-survey', learnerId: 'l-corin', frozen, goes: [go] } },
-        markings: { ...w.markings, [id]: { id, copyId: id, responses: [{ ...response, paper }] } },
-      };
-    },
-  });
+  const frozen = w.handOuts['h-survey']?.given['l-corin']?.frozen ?? '';
+  const at = '2026-11-24T08:00:00.000Z';
+  const go = { n: 1, startedAt: at, submittedAt: at, submittedFor: true, answers: {} };
+  const response = { go: 1, marks: {}, comments: {}, comment: '', decision: null, decidedAt: null };
+  const paper = [{ assetId: 'sheet-a', pageId: 'rp-p2' }];
+  return {
+    ...w,
+    copies: { ...w.copies, [id]: { id, handOutId: 'h-survey', learnerId: 'l-corin', frozen, goes: [go] } },
+    markings: { ...w.markings, [id]: { id, copyId: id, responses: [{ ...response, paper }] } },
+  };
+};
+
+it('one question shows each sheet that it is on, as a tile of its own to be marked', async () => {
+  const place = await DemoPlace.open(OneQuestion, { inputs: { id: 'h-survey', item: 'rp-q4' }, change: onPaper });
   await place.rest();
   expect(place.text).toContain('1 answer yours to mark');
   expect(place.text).not.toMatch(/Nothing given:[^.]*Corin/);
@@ -114,4 +117,20 @@ it('one question shows each sheet that it is on, as a tile of its own to be mark
   await place.fixture.componentRef.setInput('item', 'rp-q1');
   await place.rest();
   expect(place.text).toMatch(/Nothing given:[^.]*Corin/);
+});
+
+it('a sheet is written on in a layer of its own, which goes back to who did it', async () => {
+  const place = await DemoPlace.open(OneWork, { inputs: { id: 'h-survey', learner: 'l-corin' }, change: onPaper });
+  const sheets = () => place.work.index().slips['l-corin']?.works['h-survey']?.said.sheets;
+  await place.press('Write on it');
+  const drawn = { kind: 'drawing' as const, strokes: [], words: [{ x: 10, y: 10, text: 'Look here.' }] };
+  (place.fixture.debugElement.query(By.directive(DrawingPad)).componentInstance as DrawingPad).drawn.emit(drawn);
+  await place.rest();
+  expect(said(place, 'l-corin')?.paper).toEqual([{ assetId: 'sheet-a', pageId: 'rp-p2', writing: drawn }]);
+  expect(sheets()).toEqual([]);
+  await place.press('Complete');
+  expect(sheets()).toEqual([{ assetId: 'sheet-a', writing: drawn }]);
+  place.work.undo();
+  place.work.undo();
+  expect(said(place, 'l-corin')?.paper).toEqual([{ assetId: 'sheet-a', pageId: 'rp-p2' }]);
 });

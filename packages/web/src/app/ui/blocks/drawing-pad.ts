@@ -2,7 +2,10 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
+  effect,
   type ElementRef,
+  inject,
   input,
   linkedSignal,
   output,
@@ -77,6 +80,21 @@ export class DrawingPad {
     const all = [...this.below(), ...this.done()];
     return now ? [...all, this.drawnAs(now)] : all;
   });
+  constructor() {
+    // The pens are as thick as they were drawn, whatever shape the picture turns out to have.
+    if (typeof ResizeObserver === 'undefined') return;
+    const seen = new ResizeObserver(([e]) => {
+      const { width = 0, height = 0 } = e?.contentRect ?? {};
+      if (width > 0 && height > 0) this.shape.set(height / width);
+    });
+    effect((onCleanup) => {
+      const sheet = this.sheet().nativeElement;
+      seen.observe(sheet);
+      onCleanup(() => seen.unobserve(sheet));
+    });
+    inject(DestroyRef).onDestroy(() => seen.disconnect());
+  }
+
   protected readonly wordsBelow = computed(() => drawingOf(this.under()).words);
   private readonly below = computed(() => drawingOf(this.under()).strokes.map((s) => this.drawnAs(s)));
   /** What was drawn before the stroke that is being drawn: only that one is drawn anew with each move. */

@@ -529,6 +529,7 @@ export const AR: Table = {
   'This week, from {day}. It begins anew each week.': 'هذا الأسبوع، منذ {day}. يبدأ من جديد كل أسبوع.',
   'In the week of {day}: {done} of {of}': 'في أسبوع {day}: {done} من {of}',
   'Your teacher speaks to you:': 'معلّمك يكلّمك:',
+  'What you did on paper, and what your teacher wrote on it': 'ما فعلته على الورق، وما كتبه معلّمك عليه',
   'Your teacher’s words, to listen to': 'كلام معلّمك، للاستماع',
   'Notes from before: {many}': 'ملاحظات من قبل: {many}',
   'Your teacher, {when}:': 'معلّمك، {when}:',

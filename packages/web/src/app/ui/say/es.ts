@@ -484,6 +484,8 @@ export const ES = {
   'This week, from {day}. It begins anew each week.': 'Esta semana, desde el {day}. Cada semana empieza de nuevo.',
   'In the week of {day}: {done} of {of}': 'En la semana del {day}: {done} de {of}',
   'Your teacher speaks to you:': 'Tu profe te habla:',
+  'What you did on paper, and what your teacher wrote on it':
+    'Lo que hiciste en papel, y lo que tu profe escribió encima',
   'Your teacher’s words, to listen to': 'Las palabras de tu profe, para escuchar',
   'Notes from before: {many}': 'Notas de antes: {many}',
   'Your teacher, {when}:': 'Tu profe, {when}:',

@@ -488,6 +488,8 @@ export const FR: Table = {
   'This week, from {day}. It begins anew each week.': 'Cette semaine, depuis le {day}. Chaque semaine, on recommence.',
   'In the week of {day}: {done} of {of}': 'La semaine du {day} : {done} sur {of}',
   'Your teacher speaks to you:': 'Ton prof te parle :',
+  'What you did on paper, and what your teacher wrote on it':
+    'Ce que tu as fait sur papier, et ce que ton prof y a écrit',
   'Your teacher’s words, to listen to': 'Les mots de ton prof, à écouter',
   'Notes from before: {many}': 'Mots d’avant : {many}',
   'Your teacher, {when}:': 'Ton prof, {when} :',

@@ -497,6 +497,7 @@ export const UK: Table = {
   'This week, from {day}. It begins anew each week.': 'Цей тиждень, від {day}. Щотижня починається заново.',
   'In the week of {day}: {done} of {of}': 'На тижні від {day}: {done} із {of}',
   'Your teacher speaks to you:': 'Учитель говорить до тебе:',
+  'What you did on paper, and what your teacher wrote on it': 'Що ти зробив на папері, і що на ньому написав учитель',
   'Your teacher’s words, to listen to': 'Слова вчителя, послухати',
   'Notes from before: {many}': 'Попередні нотатки: {many}',
   'Your teacher, {when}:': 'Учитель, {when}:',
