@@ -103,16 +103,20 @@ export function ageOn(birthday: string, day: string): number {
   return day.slice(5, 10) < birthday.slice(5, 10) ? years - 1 : years;
 }
 
+/** What a learner is called: as their card says, or by the first of their names. */
+export const calledOf = (learner: Pick<Learner, 'name' | 'chosenName'>): string =>
+  learner.chosenName || (learner.name.trim().split(/\s/)[0] ?? '');
+
 /** What a learner's card gives to personal fields on a day (ISO). A field that the card does not fill is empty. */
 export function personalValues(learner: Learner, schoolClass: SchoolClass | undefined, day: string): PersonalValues {
-  const [first = ''] = learner.name.split(' ');
+  const called = calledOf(learner);
   const { interests } = learner.needs;
   const date = learner.birthday && new Date(`${learner.birthday}T12:00:00Z`);
   return {
     ...learner.fields,
     // As the learner is called, where the card says so.
-    name: learner.chosenName || first,
-    'chosen name': learner.chosenName || first,
+    name: called,
+    'chosen name': called,
     birthday: date
       ? new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(date)
       : '',

@@ -8,7 +8,7 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { asPhrase, listOf, MOST_PHRASES, type Phrase, withName } from '@lorvet/core';
+import { asPhrase, listOf, MOST_PHRASES, type Phrase, withName, calledOf } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Clock } from '../../platform/clock';
@@ -154,7 +154,7 @@ export class Phrases {
     const { memberIds, members, name } = this.row();
     if (members) return name;
     const learner = this.work.people().learners.find((l) => l.id === memberIds[0]);
-    return learner?.chosenName || (learner?.name ?? name).split(/\s/)[0] || name;
+    return calledOf(learner ?? { name, chosenName: '' });
   });
   protected readonly beside = computed(() =>
     this.all()

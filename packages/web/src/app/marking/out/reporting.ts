@@ -1,6 +1,6 @@
 import { inject, Injectable, signal } from '@angular/core';
 import type { HandOut, Id, Learner } from '@lorvet/core';
-import { answersFor, saidOf } from '@lorvet/core';
+import { answersFor, calledOf, saidOf } from '@lorvet/core';
 import type { Report, Reported } from '@lorvet/core/report';
 import { type Remote, wrap } from 'comlink';
 import { Clock } from '../../platform/clock';
@@ -30,7 +30,7 @@ export class Reporting {
     const reports = rows.flatMap((row) =>
       row.memberIds.flatMap((id): Report[] => {
         const learner = known.get(id);
-        const of = this.reported(handOut, row, id, calledOf(learner, row.name));
+        const of = this.reported(handOut, row, id, learner ? calledOf(learner) : row.name);
         if (!of) return [];
         return forWhom === 'learner'
           ? [learnersReport(of, reportLanguage(learner?.needs.comfort?.language ?? ''))]
@@ -63,6 +63,3 @@ export class Reporting {
     };
   }
 }
-
-const calledOf = (learner: Learner | undefined, name: string): string =>
-  learner?.chosenName || (learner?.name ?? name).split(/\s/)[0] || name;

@@ -48,8 +48,9 @@ describe('sheets of paper', () => {
   });
 
   it('go all at once in the order of the list, and it is one step to undo', async () => {
-    await place.press('Place all 3 in the order of the list, Brannoc T. to Brannoc T.');
-    expect(said(place, 'l-brannoc')?.paper?.map((p) => [p.assetId, p.pageId])).toEqual([
+    // Who did it at the desk is passed over: Tamsin is asked for another go, Corin has not begun.
+    await place.press('Place all 3 in the order of the list, Tamsin W. to Tamsin W.');
+    expect(said(place, 'l-tamsin')?.paper?.map((p) => [p.assetId, p.pageId])).toEqual([
       ['sheet-a', 'rp-p1'],
       ['sheet-b', 'rp-p2'],
       ['sheet-c', 'rp-p3'],
@@ -57,7 +58,7 @@ describe('sheets of paper', () => {
     expect(left(place)).toEqual([]);
     place.work.undo();
     expect(left(place)).toEqual(ids);
-    expect(said(place, 'l-brannoc')?.paper).toBeUndefined();
+    expect(said(place, 'l-tamsin')).toMatchObject({ go: 1 });
   });
 
   it('are a go of their own where another was asked for, and take it away with the last of them', async () => {

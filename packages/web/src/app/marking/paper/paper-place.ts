@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, signal } from '@angular/core';
 import { LucideDynamicIcon } from '@lucide/angular';
-import type { PaperPage } from '@lorvet/core';
+import { answerIsEmpty, type PaperPage } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Clock } from '../../platform/clock';
@@ -90,11 +90,13 @@ export class PaperPlace {
       })),
   );
   protected readonly left = computed(() => this.found().length - this.rows().length);
-  /** The pages nobody's sheet was placed on yet, in the order of the list. */
+  /** The pages no sheet was placed on yet, in the order of the list: of those who did nothing at the desk. */
   private readonly free = computed((): readonly Target[] =>
     this.table.rows().flatMap((row) => {
       const isWhole = paperOf(row).some((p) => p.pageId === '');
-      return isWhole ? [] : pagesOf(row).flatMap((p) => (placedOn(row, p.id) ? [] : [{ row, pageId: p.id }]));
+      return isWhole || isAtDesk(row)
+        ? []
+        : pagesOf(row).flatMap((p) => (placedOn(row, p.id) ? [] : [{ row, pageId: p.id }]));
     }),
   );
   /** Where all that wait go if they lie in the order of the list. */
@@ -164,7 +166,11 @@ export class PaperPlace {
   }
 }
 
-const pagesOf = (row: Row) => row.frozen.content.pages;
+/** The pages that the learner has. */
+const pagesOf = (row: Row) => row.frozen.content.pages.filter((p) => (p.audience ?? 'learner') === 'learner');
+/** Whether the go that is open for them, or was last, was answered at the desk. */
+const isAtDesk = (row: Row): boolean =>
+  row.response?.decision !== 'another go' && Object.values(row.go?.answers ?? {}).some((a) => !answerIsEmpty(a));
 /** What is placed on the go that the next sheet belongs to: of one that is to be done once more, nothing is. */
 const paperOf = (row: Row): readonly PaperPage[] =>
   row.response?.decision === 'another go' ? [] : (row.response?.paper ?? []);
