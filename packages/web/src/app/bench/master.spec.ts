@@ -21,6 +21,25 @@ const at = (id: string) => findBlock(master(), id)?.block as ItemBlock;
 const ids = () => master().pages.map((p) => p.blocks.map((b) => b.id));
 const kindsOf = (blocks: readonly Block[] | undefined) => (blocks ?? []).map((b) => b.kind);
 
+it('what is accepted besides a key stands below the question, and is taken away there', async () => {
+  await open(MasterPage);
+  const too = { 'rp-q1': ['rp-q1-3'], 'rp-q7': ['seven or eight', '8 limpets'] } as Record<string, string[]>;
+  const withToo = (c: Content): Content => ({
+    ...c,
+    pages: c.pages.map((p) => ({
+      ...p,
+      blocks: p.blocks.map((b) => (too[b.id] ? ({ ...b, also: too[b.id] } as Block) : b)),
+    })),
+  });
+  place.work.changeMaster(place.family('rock-pool'), withToo, 'accept too');
+  await place.rest();
+  expect(place.text).toMatch(/Accepted too ?Shrimp/);
+  await place.press('Accept “Shrimp” no more');
+  await place.press('Accept “8 limpets” no more');
+  expect(at('rp-q1')).not.toHaveProperty('also');
+  expect(at('rp-q7')).toMatchObject({ also: ['seven or eight'] });
+});
+
 describe('beside a question of the master', () => {
   it('its objective, demand, points, hint and use are set, and taken back by one undo each', async () => {
     await open(MasterPanel, 'rp-q4');

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { By } from '@angular/platform-browser';
-import { copyIdOf, latest, saidAt } from '@lorvet/core';
+import { copyIdOf, findBlock, latest, saidAt } from '@lorvet/core';
 import { DeskActions } from '../../store/actions';
 import { WrittenOn } from '../../ui/blocks/written-on';
 import { DemoPlace } from '../../testing/demo-place';
@@ -158,6 +158,28 @@ describe('one question', () => {
     expect(place.text).toContain('in the master’s key');
     await place.press('Accept it no more');
     expect(slip(place, 'l-jory')?.marks['rp-q5']?.verdict).not.toBe('right');
+  });
+});
+
+describe('another choice that is accepted', () => {
+  it('counts for all who took it, and stands in the master’s key as an answer besides', async () => {
+    const place = await DemoPlace.open(OneQuestion, { inputs: { id: 'h-survey', item: 'rp-q1' } });
+    const choose = async (words: string) => {
+      const at = place.fixture.componentInstance['heaps']().findIndex((h) => h.words === words);
+      place.fixture.componentInstance['chosen'].set(at);
+      await place.rest();
+    };
+    // The key itself is nothing to accept.
+    await choose('Mussel');
+    expect(place.text).not.toContain('Accept “Mussel” too');
+    await choose('Starfish');
+    await place.press(/^Accept “Starfish” too/);
+    expect(slip(place, 'l-jory')?.marks['rp-q1']).toMatchObject({ verdict: 'right' });
+    await place.press('Put it into the master’s key');
+    const block = findBlock(latest(place.family('rock-pool')).content, 'rp-q1')?.block;
+    expect(block).toMatchObject({ key: 'rp-q1-1', also: ['rp-q1-4'] });
+    // The sheets that were given stay as they are.
+    expect(JSON.stringify(place.work.frozen())).not.toContain('"also"');
   });
 });
 
