@@ -217,59 +217,6 @@ export class Answering {
     );
   }
 
-  /** When marks and words go out from now on, and those that are decided but not out: with the decision (null), by hand (empty), or at a time. */
-  setRelease(marksAt: string | null): void {
-    const h = this.handOut();
-    if (!h) return;
-    const held = this.rows().flatMap((r) => (r.response?.heldUntil === undefined ? [] : [r]));
-    const until = marksAt === null ? undefined : marksAt;
-    this.work.dispatch(
-      MarkingActions.markingSet({
-        handOutId: h.id,
-        patch: { marksAt },
-        responses: held.map((r) => this.patch(r, { heldUntil: until })),
-        label: 'when marks go out',
-      }),
-    );
-  }
-
-  /** Lets what is decided of these out, or holds it back. */
-  release(rows: readonly Row[], isOut: boolean): void {
-    const heldUntil = isOut ? undefined : this.handOut()?.marksAt || '';
-    this.respondAll(
-      rows.flatMap((r) => (r.response?.decision ? [this.patch(r, { heldUntil })] : [])),
-      isOut ? 'let marks out' : 'hold marks back',
-    );
-  }
-
-  /** Whether points are given for it at all, and what it is filed under with the results. */
-  file(patch: Partial<Pick<HandOut, 'points' | 'category'>>): void {
-    const h = this.handOut();
-    if (!h) return;
-    const label = patch.points === undefined ? 'category' : 'points';
-    this.work.dispatch(MarkingActions.markingSet({ handOutId: h.id, patch, responses: [], label }));
-  }
-
-  /** Lets the answers out to these learners, or keeps them back: whatever holds for all. */
-  answersTo(rows: readonly Row[], isOut: boolean): void {
-    const h = this.handOut();
-    if (!h) return;
-    const at = isOut ? this.clock.minute() : '';
-    const own = Object.fromEntries(rows.flatMap((r) => r.memberIds.map((id) => [id, at] as const)));
-    const label = isOut ? 'let answers out' : 'hold answers back';
-    const patch = { ownAnswers: { ...h.ownAnswers, ...own } };
-    this.work.dispatch(MarkingActions.markingSet({ handOutId: h.id, patch, responses: [], label }));
-  }
-
-  /** From when all see the answers (local date and time); null is not. What was said for single learners counts no more. */
-  setAnswersAt(answersAt: string | null): void {
-    const h = this.handOut();
-    if (!h) return;
-    const label = 'when answers go out';
-    const patch = { answersAt, ownAnswers: {} };
-    this.work.dispatch(MarkingActions.markingSet({ handOutId: h.id, patch, responses: [], label }));
-  }
-
   /**
    * Accepts an answer besides the key: for all who have the question, whichever version they have. Who was told their
    * marks already is told these.

@@ -18,6 +18,7 @@ import { whenIn } from '../../ui/when';
 import { MarkingHead } from '../head';
 import { MarkingHere } from '../here';
 import { NotHere } from '../not-here';
+import { Letting } from './letting';
 import { type ForWhom, Reporting } from './reporting';
 import type { Row } from '../row';
 
@@ -41,7 +42,7 @@ export class LettingOut {
   private readonly clock = inject(Clock);
   private readonly work = inject(WorkspaceStore);
   protected readonly table = this.here.table;
-  protected readonly answering = this.here.answering;
+  protected readonly letting = new Letting(this.table.handOut, this.table.rows);
   protected readonly whenIn = whenIn;
   protected readonly counted = counted;
   protected readonly ways = [
@@ -71,7 +72,7 @@ export class LettingOut {
   protected setWay(way: string): void {
     this.timed.set(way === 'at');
     // Until a time is said, it waits for one.
-    this.answering.setRelease(way === 'once' ? null : '');
+    this.letting.setMarksAt(way === 'once' ? null : '');
   }
 
   protected readonly drawn = growing(() => this.id(), ROWS, 2 * ROWS);

@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { By } from '@angular/platform-browser';
 import { copyIdOf, MOST_PAPER, type Workspace } from '@lorvet/core';
 import { DemoPlace } from '../../testing/demo-place';
+import { said } from '../../testing/marked';
 import { DrawingPad } from '../../ui/blocks/drawing-pad';
 import { OneQuestion } from '../question/one-question';
 import { OneWork } from '../work/one-work';
@@ -14,8 +15,6 @@ const waiting =
     const survey = w.handOuts['h-survey'];
     return survey ? { ...w, handOuts: { ...w.handOuts, 'h-survey': { ...survey, toPlace: [...toPlace] } } } : w;
   };
-const said = (place: DemoPlace<unknown>, learner: string) =>
-  place.work.markings()[copyIdOf('h-survey', learner)]?.responses.at(-1);
 const left = (place: DemoPlace<unknown>) => place.work.handOuts()['h-survey']?.toPlace;
 
 describe('sheets of paper', () => {
