@@ -217,6 +217,15 @@ export class Answering {
     );
   }
 
+  /** Lets what is decided of these out, or holds it back. */
+  release(rows: readonly Row[], isOut: boolean): void {
+    const heldUntil = isOut ? undefined : this.handOut()?.marksAt || '';
+    this.respondAll(
+      rows.flatMap((r) => (r.response?.decision ? [this.patch(r, { heldUntil })] : [])),
+      isOut ? 'let marks out' : 'hold marks back',
+    );
+  }
+
   /**
    * Accepts an answer besides the key: for all who have the question, whichever version they have. Who was told their
    * marks already is told these.

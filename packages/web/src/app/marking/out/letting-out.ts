@@ -42,6 +42,7 @@ export class LettingOut {
   private readonly clock = inject(Clock);
   private readonly work = inject(WorkspaceStore);
   protected readonly table = this.here.table;
+  protected readonly answering = this.here.answering;
   protected readonly letting = new Letting(this.table.handOut, this.table.rows);
   protected readonly whenIn = whenIn;
   protected readonly counted = counted;

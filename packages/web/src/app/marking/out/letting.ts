@@ -24,13 +24,6 @@ export class Letting {
     this.set({ marksAt }, 'when marks go out', held, { heldUntil: marksAt ?? undefined });
   }
 
-  /** Lets what is decided of these out, or holds it back. */
-  marksTo(rows: readonly Row[], isOut: boolean): void {
-    const heldUntil = isOut ? undefined : this.handOut()?.marksAt || '';
-    const decided = rows.filter((r) => r.response?.decision);
-    this.set({}, isOut ? 'let marks out' : 'hold marks back', decided, { heldUntil });
-  }
-
   /** From when all see the answers (local date and time); null is not. What was said for single learners counts no more. */
   setAnswersAt(answersAt: string | null): void {
     this.set({ answersAt, ownAnswers: {} }, 'when answers go out');
