@@ -10,6 +10,9 @@ const sheet = (name: string) => ({
     `<svg xmlns="http://www.w3.org/2000/svg" width="420" height="594"><rect width="420" height="594" fill="#fff"/><text x="40" y="80" font-size="30">${name}</text></svg>`,
   ),
 });
+/** How many wait: while files are read, the line of progress counts too. */
+const waits = (page: Page, count: RegExp) =>
+  page.getByRole('region', { name: 'The sheet to place' }).getByRole('heading', { name: count });
 const row = (page: Page, name: string) =>
   page.getByRole('region', { name: 'Learners' }).locator('.learners > li').filter({ hasText: name });
 
@@ -18,11 +21,11 @@ test('what was done on paper is placed by hand, marked like all else, and told i
   const errors = watchErrors(page);
   await openDemo(page, '/marking/h-survey/paper');
   await page.getByLabel('Photographs or scans').setInputFiles([sheet('Corin'), sheet('Tamsin'), sheet('Nobody')]);
-  await expect(page.getByText('1 of 3')).toBeVisible();
+  await expect(waits(page, /1 of 3$/)).toBeVisible();
   // By a few letters and Enter; by a press; what is no sheet at all is thrown away.
   await page.getByLabel('Find a learner').fill('cor');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('1 of 2')).toBeVisible();
+  await expect(waits(page, /1 of 2$/)).toBeVisible();
   await page.getByRole('button', { name: 'Tamsin W., page 2' }).click();
   expect(await faults(page)).toEqual([]);
   // Large, it can be turned and looked at closely; Escape leads back.
@@ -42,7 +45,7 @@ test('what was done on paper is placed by hand, marked like all else, and told i
   await expect(page.getByRole('img', { name: 'Tamsin W., page 2' })).toBeVisible();
   // Taken off, it is the next to be placed, and the go that was nothing else is gone.
   await page.getByRole('button', { name: 'Take off: Tamsin W., page 2' }).click();
-  await expect(page.getByText('1 of 1')).toBeVisible();
+  await expect(waits(page, /1 of 1$/)).toBeVisible();
   await expect(row(page, 'Tamsin W.')).toContainText('another go');
 
   await page.getByRole('link', { name: 'Everybody' }).click();
@@ -83,7 +86,7 @@ test('what was done on paper is placed by hand, marked like all else, and told i
   await page
     .getByLabel('Photographs or scans')
     .setInputFiles({ name: 'report.pdf', mimeType: 'application/pdf', buffer: pdf });
-  await expect(page.getByText(/^1 of [2-4]$/)).toBeVisible();
+  await expect(waits(page, /1 of [2-4]$/)).toBeVisible();
   await kept(page);
 
   await sitDown(page, 'Heron class', 'Corin B.');
