@@ -25,6 +25,9 @@ export const COLLECTIONS = [
   'objectives',
   'recipes',
   'phrases',
+  'folders',
+  'dismissed',
+  'chronicle',
   'removed',
 ] as const;
 export type CollectionName = (typeof COLLECTIONS)[number];
@@ -44,7 +47,7 @@ export const INDEX_NAMES = [
 export type IndexName = (typeof INDEX_NAMES)[number];
 
 /** Format number of all that is kept: of a backup, and of the records in the browser. */
-export const WORKSPACE_FORMAT = 7;
+export const WORKSPACE_FORMAT = 8;
 
 const empty = <N extends string>(names: readonly N[]): Record<N, Record<string, never>> =>
   Object.fromEntries(names.map((n) => [n, {}])) as Record<N, Record<string, never>>;

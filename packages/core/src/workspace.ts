@@ -3,6 +3,9 @@ import { familySchema } from './activity/family-schema';
 import { schoolDaysSchema } from './assign/dates';
 import { handOutSchema } from './assign/hand-out';
 import { frozenSchema } from './assign/held/frozen';
+import { dismissedSchema } from './evidence/dismissed';
+import { folderSchema } from './evidence/folder';
+import { chroniclePageSchema } from './keep/chronicle';
 import { removedSchema } from './keep/removed';
 import { assetSchema, listedObjectiveSchema, templateSchema } from './kept';
 import { namedAudienceSchema } from './learners/audience';
@@ -36,6 +39,9 @@ export const recordSchemas = {
   objectives: listedObjectiveSchema,
   recipes: recipeSchema,
   phrases: phraseSchema,
+  folders: folderSchema,
+  dismissed: dismissedSchema,
+  chronicle: chroniclePageSchema,
   removed: removedSchema,
 } satisfies Record<CollectionName, z.ZodType>;
 export type RecordOf<C extends CollectionName> = z.infer<(typeof recordSchemas)[C]>;

@@ -12,6 +12,7 @@ import type { Phrase } from '../work/phrase';
 import type { Asset, Workspace } from '../workspace';
 import { type Clock, clockAt } from './build';
 import { puncture, rightBus } from './bus-and-bike';
+import { foldersAt } from './folders';
 import { CLASSES, peopleAt } from './people';
 import { busTiers } from './bus-tiers';
 import { punctureTiers } from './bike-tiers';
@@ -168,6 +169,9 @@ export function demoWorkspace(nowMs: number): Workspace {
     objectives: {},
     recipes: {},
     phrases: byId(PHRASES),
+    folders: byId(foldersAt(clock)),
+    dismissed: {},
+    chronicle: {},
     removed: {},
   };
 }

@@ -1,6 +1,6 @@
-import Papa from 'papaparse';
 import type { Verdict } from '../../work/answer';
 import type { Results } from './results';
+import { csvWritten } from '../csv-written';
 
 const MARKS: Readonly<Record<Verdict, string>> = {
   right: 'right',
@@ -10,13 +10,9 @@ const MARKS: Readonly<Record<Verdict, string>> = {
   yours: 'to be judged',
 };
 
-// A cell that begins as a formula does is led by a stroke: no spreadsheet reckons with it.
-const written = (fields: string[], data: (string | number)[][]): string =>
-  `\uFEFF${Papa.unparse({ fields, data }, { escapeFormulae: true })}\r\n`;
-
 /** One line for each learner and question: the mark with its origin, so that it can be checked without Lorvet. */
 export const answersCsv = ({ handOut, works }: Results): string =>
-  written(
+  csvWritten(
     [
       ...['Learner', 'Work', 'Version', 'Revision', 'Go', 'Submitted', 'State', 'Question', 'Wording', 'Answer'],
       ...['Key', 'Accepted too', 'Mark', 'Points', 'Out of', 'Marked by', 'Why', 'Comment', 'Sheet', 'Item'],
@@ -35,7 +31,7 @@ export function pointsCsv(
   { works }: Results,
   columns: readonly { readonly id: string; readonly name: string }[],
 ): string {
-  return written(
+  return csvWritten(
     ['Learner', 'Version', 'State', ...columns.map((c) => c.name), 'Points', 'Out of', 'To be judged', 'Comment'],
     works.map((w) => {
       const items = new Map(w.items.map((i) => [i.itemId, i]));

@@ -34,6 +34,9 @@ const NAMES: Readonly<Record<CollectionName, string>> = {
   objectives: 'an objective',
   recipes: 'a recipe',
   phrases: 'a phrase',
+  folders: 'what was added to a learner’s evidence',
+  dismissed: 'a suggestion that was dismissed',
+  chronicle: 'a page of the record',
   removed: 'a removed thing',
 };
 

@@ -11,9 +11,11 @@ import {
   selectCalendars,
   selectComforts,
   selectCopies,
+  selectDismissed,
   selectDoc,
   selectFamilies,
   selectFamilyHeads,
+  selectFolders,
   selectFrozen,
   selectFuture,
   selectHandOutHeads,
@@ -58,6 +60,8 @@ export class WorkspaceStore {
   readonly objectives = this.store.selectSignal(selectObjectives);
   readonly recipes = this.store.selectSignal(selectRecipes);
   readonly phrases = this.store.selectSignal(selectPhrases);
+  readonly folders = this.store.selectSignal(selectFolders);
+  readonly dismissed = this.store.selectSignal(selectDismissed);
   readonly removed = this.store.selectSignal(selectRemoved);
   readonly comforts = this.store.selectSignal(selectComforts);
   private readonly everybody = this.store.selectSignal(selectPeople);

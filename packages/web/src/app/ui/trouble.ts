@@ -18,6 +18,9 @@ const NAMES: Readonly<Partial<Record<CollectionName, string>>> = {
   templates: 'The template',
   recipes: 'The recipe',
   phrases: 'The phrase',
+  folders: 'What was added to a learner’s evidence',
+  dismissed: 'The dismissed suggestion',
+  chronicle: 'The page of the record',
 };
 
 /** What of the last changes is not kept, and why. */

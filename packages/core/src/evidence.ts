@@ -1,0 +1,26 @@
+// Evidence: what was adjusted for a learner, and as documents. With what marks and what measures.
+export * from './evidence/evidence';
+export {
+  Gathering,
+  type DayOf,
+  type DoneWork,
+  evidenceOf,
+  type Gathered,
+  type GivenWork,
+  type Period,
+  reachedIn,
+} from './evidence/gather';
+export { type Unnamed, unnaming, withoutNames } from './evidence/without-names';
+export { type DocumentPart, type PrintedDocument } from './formats/evidence/document';
+export {
+  dossier,
+  type DossierOptions,
+  goSaid,
+  overview,
+  periodSaid,
+  type Privacy,
+  summary,
+} from './formats/evidence/dossier';
+export { evidenceCsv } from './formats/evidence/evidence-csv';
+export { type Folder, noteKey, pieceKey, withFolder } from './evidence/folder';
+export { reportLanguage } from './formats/report/report-words';
