@@ -22,5 +22,16 @@ export {
   summary,
 } from './formats/evidence/dossier';
 export { evidenceCsv } from './formats/evidence/evidence-csv';
-export { type Folder, noteKey, pieceKey, withFolder } from './evidence/folder';
+export {
+  emptyFolder,
+  type Folder,
+  type FolderNote,
+  LONGEST_FOLDER_NOTE,
+  MOST_FOLDER_NOTES,
+  type Review,
+  noteKey,
+  pieceKey,
+  withFolder,
+} from './evidence/folder';
 export { reportLanguage } from './formats/report/report-words';
+export { filesAsZip } from './formats/files-as-zip';

@@ -1,6 +1,7 @@
 import { assetsOf } from '../activity/activity';
 import type { Family, Version } from '../activity/family';
 import type { Frozen, HandOut } from '../assign/hand-out';
+import type { Folder } from '../evidence/folder';
 import type { Template } from '../kept';
 import type { Copy, Marking } from '../work/copy';
 import { answerAssets } from '../work/answer';
@@ -46,6 +47,10 @@ export class AssetUses {
     this.use(h.companions.flatMap((c) => ('assetId' in c ? [c.assetId] : [])));
     this.use(h.toPlace ?? []);
   }
+  /** Photographs in a learner's evidence. */
+  folder(f: Pick<Folder, 'notes'>): void {
+    this.use(f.notes.flatMap((n) => n.assetId ?? []));
+  }
   template(t: Template): void {
     this.use(assetsOf({ pages: [t.page] }));
   }
@@ -63,6 +68,7 @@ export function assetUses(w: Workspace): AssetUses {
   listOf(w.handOuts).forEach((h) => uses.handOut(h));
   listOf(w.copies).forEach((c) => uses.copy(c));
   listOf(w.markings).forEach((m) => uses.marking(m));
+  listOf(w.folders).forEach((f) => uses.folder(f));
   listOf(w.templates).forEach((t) => uses.template(t));
   for (const r of listOf(w.removed)) {
     if (r.what === 'version') r.versions.forEach((v) => uses.version(v.version));

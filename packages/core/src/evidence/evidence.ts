@@ -124,9 +124,9 @@ export const supportGivenSchema = z.strictObject({
   note: z.string(),
   /** Whether sheets and work can tell whether it was given. */
   canTell: z.boolean(),
-  /** Works given while it was agreed: those that had it, with where it was seen; and those that lacked it. */
+  /** Works given while it was agreed: those that had it, with where it was seen; those that lacked it, or had it in part. */
   given: z.array(z.strictObject({ handOutId: idSchema, title: z.string(), seen: z.string() })),
-  lacking: z.array(z.strictObject({ handOutId: idSchema, title: z.string() })),
+  lacking: z.array(z.strictObject({ handOutId: idSchema, title: z.string(), seen: z.string() })),
 });
 export type SupportGiven = z.infer<typeof supportGivenSchema>;
 

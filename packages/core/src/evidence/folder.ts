@@ -51,6 +51,14 @@ export const folderSchema = z.object({
 });
 export type Folder = z.infer<typeof folderSchema>;
 
+export const emptyFolder = (learnerId: string): Folder => ({
+  id: learnerId,
+  notes: [],
+  leftOut: [],
+  stressed: [],
+  reviews: [],
+});
+
 /** The key of a piece of evidence: a whole work, or one adjustment in it, or an observation. */
 export const pieceKey = (handOutId: string, adjustmentId?: string): string =>
   adjustmentId === undefined ? handOutId : `${handOutId}/${adjustmentId}`;

@@ -54,6 +54,13 @@ export function supportIn(what: string, work: SeenWork): string | undefined {
   return measure(work.frozen.content).supports.includes(what) ? 'on the sheet' : '';
 }
 
+/** Of a support that is not enough on a sheet, how much of it is there, in words; empty for none. */
+function partly(what: string, { frozen }: SeenWork): string {
+  if (!isSeen(what)) return '';
+  const share = measure(frozen.content).shares[what];
+  return share?.has ? `in ${share.has} of ${share.of}` : '';
+}
+
 /** Agreed supports against what was given while they were agreed, in the order of the card. */
 export function supportsGiven(supports: readonly AgreedSupport[], works: readonly SeenWork[]): SupportGiven[] {
   return supports.map((s): SupportGiven => {
@@ -63,7 +70,9 @@ export function supportsGiven(supports: readonly AgreedSupport[], works: readonl
       ...{ what: s.what, category: s.category, from: s.from, until: s.until, reviewOn: s.reviewOn, note: s.note },
       canTell: isSeen(s.what) || Object.hasOwn(ELSEWHERE, s.what),
       given: seen.flatMap((x) => (x.seen ? [{ ...x, seen: x.seen }] : [])),
-      lacking: seen.flatMap((x) => (x.seen === '' ? [{ handOutId: x.handOutId, title: x.title }] : [])),
+      lacking: meant.flatMap((w) =>
+        supportIn(s.what, w) === '' ? [{ handOutId: w.handOutId, title: w.title, seen: partly(s.what, w) }] : [],
+      ),
     };
   });
 }

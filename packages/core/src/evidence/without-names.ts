@@ -82,7 +82,7 @@ export function withoutNames(evidence: Evidence, unnamed: Unnamed): Evidence {
       what: unnamed(s.what),
       note: unnamed(s.note),
       given: s.given.map((g) => ({ ...g, handOutId: id(g.handOutId), title: unnamed(g.title) })),
-      lacking: s.lacking.map((g) => ({ handOutId: id(g.handOutId), title: unnamed(g.title) })),
+      lacking: s.lacking.map((g) => ({ ...g, handOutId: id(g.handOutId), title: unnamed(g.title) })),
     })),
     works: evidence.works.map((w) => ({
       ...w,

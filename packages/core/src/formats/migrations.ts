@@ -58,7 +58,15 @@ export function migrateWorkspace(format: number, raw: RawCollections): RawCollec
 }
 
 /** Collections that came with a format. */
-const SINCE: Readonly<Record<string, number>> = { audiences: 6, rosters: 6, calendars: 6, phrases: 7, folders: 8, dismissed: 8, chronicle: 8 };
+const SINCE: Readonly<Record<string, number>> = {
+  audiences: 6,
+  rosters: 6,
+  calendars: 6,
+  phrases: 7,
+  folders: 8,
+  dismissed: 8,
+  chronicle: 8,
+};
 
 /** The collections that a backup of a format holds. */
 export function collectionsAt(format: number): readonly string[] {

@@ -202,6 +202,16 @@ export const routes: Routes = [
         loadComponent: () => import('./marking/out/letting-out').then((m) => m.LettingOut),
       },
       {
+        path: 'evidence',
+        title: 'Evidence – Lorvet',
+        loadComponent: () => import('./evidence/list/evidence-list').then((m) => m.EvidenceList),
+      },
+      {
+        path: 'evidence/of/:learnerId',
+        title: 'Evidence – Lorvet',
+        loadComponent: () => import('./evidence/learner/one-evidence').then((m) => m.OneEvidence),
+      },
+      {
         path: 'keeping',
         title: 'Keeping – Lorvet',
         loadComponent: () => import('./keeping/keeping').then((m) => m.Keeping),

@@ -18,6 +18,7 @@ export const PLACES = [
   { path: '/learners', name: 'Learners' },
   { path: '/hand-outs', name: 'Hand-outs' },
   { path: '/marking', name: 'Marking' },
+  { path: '/evidence', name: 'Evidence' },
   { path: '/keeping', name: 'Keeping' },
 ] as const;
 

@@ -145,7 +145,7 @@ function supportsOf(e: Evidence, o: DossierOptions): DocumentPart[] {
     if (!s.canTell) return 'The work cannot tell whether it was given.';
     const of = s.given.length + s.lacking.length;
     if (of === 0) return 'Nothing was given while it was agreed that could tell.';
-    const lacks = s.lacking.length ? ` Not in: ${s.lacking.map((l) => l.title).join(', ')}.` : '';
+    const lacks = s.lacking.length ? ` Not in: ${s.lacking.map(lackSaid).join(', ')}.` : '';
     return `Given in ${s.given.length} of ${counted(of, '1 piece of work', '{n} pieces of work')}.${lacks}`;
   };
   return [
@@ -160,6 +160,9 @@ function supportsOf(e: Evidence, o: DossierOptions): DocumentPart[] {
     },
   ];
 }
+
+const lackSaid = (l: Evidence['supports'][number]['lacking'][number]): string =>
+  l.seen ? `${l.title} (${l.seen})` : l.title;
 
 function goalsOf(e: Evidence, o: DossierOptions): DocumentPart[] {
   if (!e.goals.length) return [];
@@ -188,7 +191,7 @@ function workOf(e: Evidence, w: EvidenceWork, o: DossierOptions): DocumentPart[]
   const notes = e.notes.filter((n) => n.handOutId === w.handOutId);
   return [
     heading(2, w.title, workAnchor(w.handOutId)),
-    ...(stressed ? [words('★ Stressed by the teacher.')] : []),
+    ...(stressed ? [words('Stressed by the teacher.')] : []),
     ...facts([
       ['Given', o.day(w.givenAt) + (w.takenBack ? ', taken back later' : '')],
       ['Version', isFamily ? '' : `${w.versionName}, of revision ${w.revision}${versionSaid(w)}`],
@@ -196,7 +199,7 @@ function workOf(e: Evidence, w: EvidenceWork, o: DossierOptions): DocumentPart[]
       ['Due', w.dueAt && joined(o.day(w.ownDueAt || w.dueAt), w.moreTime)],
       ['Goes', goesSaid(w)],
       ['Used at the desk', tools.join(', ')],
-      ['Sheet', isFamily ? '' : w.sheet],
+      ['Sheet', isFamily ? '' : w.sheet.slice(0, 16)],
     ]),
     ...w.goes.map((g) => words(goSaid(g, o))),
     ...w.goes.flatMap((g): DocumentPart[] => (g.comment ? [{ is: 'said', text: g.comment }] : [])),
@@ -233,7 +236,7 @@ function adjustmentsOf(e: Evidence, w: EvidenceWork, o: DossierOptions): Documen
     const again = w.sides.filter((s) => s.adjustmentIds.includes(a.adjustmentId) && !sides.includes(s));
     return [
       heading(3, `${i + 1}. ${a.sentence}`),
-      ...(e.stressed.includes(pieceKey(w.handOutId, a.adjustmentId)) ? [words('★ Stressed by the teacher.')] : []),
+      ...(e.stressed.includes(pieceKey(w.handOutId, a.adjustmentId)) ? [words('Stressed by the teacher.')] : []),
       ...facts(o.privacy === 'family' ? plainFacts(a) : tradeFacts(a, o)),
       ...sides.map((s) => sideOf(s, o)),
       ...(again.length ? [small(`Also in: ${again.map(placeOf).join('; ')} (shown above).`)] : []),
@@ -295,7 +298,7 @@ function notesOf(e: Evidence, o: DossierOptions): DocumentPart[] {
 function noteOf(n: Evidence['notes'][number], { day }: DossierOptions, e?: Evidence): DocumentPart[] {
   return [
     ...(n.text ? [{ is: 'said' as const, text: `${n.on ? `${day(n.on)}: ` : ''}${n.text}` }] : []),
-    ...(e?.stressed.includes(noteKey(n.id)) ? [words('★ Stressed by the teacher.')] : []),
+    ...(e?.stressed.includes(noteKey(n.id)) ? [words('Stressed by the teacher.')] : []),
     ...(n.assetId ? [{ is: 'picture' as const, assetId: n.assetId, alt: n.text || 'Photograph' }] : []),
   ];
 }

@@ -81,6 +81,9 @@ export class BenchView {
   /** A doing that was asked for by name. */
   readonly asked = signal<string | null>(null);
 
+  /** A block that the address names: the page goes to it once it is there. */
+  readonly wanted = signal<Id | null>(null);
+
   /** Chooses a block: alone, or with those chosen before it. */
   choose(id: Id | null, together = false): void {
     if (!together || id === null) {

@@ -112,6 +112,8 @@ export class Bench {
   readonly versionId = input<string>();
   /** Words to be found on the pages, from a search in the family. */
   readonly find = input<string>();
+  /** The block to go to, from where it was spoken of. */
+  readonly block = input<string>();
   protected readonly view = inject(BenchView);
   /** What stands on both sides of the page is drawn after it: a large family opens in two steps. */
   protected readonly beside = afterDrawing(signal(true), false);
@@ -144,6 +146,7 @@ export class Bench {
       this.open.set(null);
       this.view.filter.set('all');
       this.view.sought.set(this.find() ?? '');
+      this.view.wanted.set(this.block() ?? null);
       this.view.chosenPage.set(null);
       keepSmall('lorvet-bench', this.versionId() ? `${this.familyId()}/${this.versionId()}` : this.familyId());
     });

@@ -1,5 +1,14 @@
 import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
@@ -20,6 +29,7 @@ import {
   waits,
   withWords,
   questionNumbers,
+  findBlock,
 } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
@@ -76,6 +86,7 @@ const ALWAYS = 40;
 export class MasterPage {
   constructor() {
     void inject(Parts).list('templates');
+    effect(() => this.goTo());
   }
 
   protected readonly view = inject(BenchView);
@@ -223,6 +234,17 @@ export class MasterPage {
     const family = this.view.family();
     if (family) this.view.work.dispatch(BenchActions.draftDropped({ familyId: family.id }));
     this.notice.done('Back to the last revision', 'Undo brings your changes back.');
+  }
+
+  /** Goes to the block that the address names, once it is there. */
+  private goTo(): void {
+    const id = this.view.wanted();
+    const master = this.view.master();
+    if (id === null || !master) return;
+    untracked(() => {
+      this.view.wanted.set(null);
+      if (findBlock(master, id)) this.choose(id);
+    });
   }
 
   private choose(id: Id, open = false): void {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideDynamicIcon } from '@lucide/angular';
 import {
@@ -156,6 +156,27 @@ export class VersionPage {
   });
   // A row that has not changed stays the same object, so that only what changed is drawn anew.
   private readonly lines = new Map<Id, { row: CompareRow; line: Line }>();
+
+  constructor() {
+    // Goes to the block that the address names, once it is there.
+    effect(() => {
+      const id = this.view.wanted();
+      const rows = this.pages().flatMap((p) => p.rows);
+      if (id === null || rows.length === 0) return;
+      untracked(() => {
+        this.view.wanted.set(null);
+        const at = rows.findIndex((r) => r.id === id);
+        if (at < 0) return;
+        this.view.choose(id);
+        this.rows.reach(at + this.pages().length + FIRST_ROWS);
+        setTimeout(() => {
+          const el = this.host.nativeElement.querySelector<HTMLElement>(`[data-block="${CSS.escape(id)}"]`);
+          el?.focus();
+          el?.scrollIntoView({ block: 'center' });
+        });
+      });
+    });
+  }
 
   private lineOf(row: CompareRow): Line {
     const known = this.lines.get(row.id);

@@ -16,6 +16,7 @@ import { measurePages } from '@lorvet/core/measures';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Tooltip } from 'primeng/tooltip';
+import { RouterLink } from '@angular/router';
 import { BenchActions } from '../store/actions';
 import { CheckBox } from '../ui/controls/check';
 import { FOLD } from '../ui/controls/fold';
@@ -52,6 +53,7 @@ interface AskedOnce {
     FromElsewhere,
     InputText,
     MeasuresTable,
+    RouterLink,
     Tooltip,
     VersionChain,
     ...FOLD,
@@ -65,6 +67,11 @@ export class WholeVersion {
   private readonly state = inject(VersionHere).state;
   private readonly injector = inject(Injector);
   private readonly head = viewChild<ElementRef<HTMLElement>>('head');
+  /** Learners who were given it, each with their evidence. */
+  protected readonly had = computed(() => {
+    const given = new Set(this.view.given());
+    return this.view.work.people().learners.filter((l) => given.has(l.id));
+  });
   protected readonly isOpen = signal(false);
   protected readonly selection = this.view.selection;
   protected readonly bringing = signal(false);

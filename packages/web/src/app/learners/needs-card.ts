@@ -16,6 +16,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { type Id, type Learner, type NeedsCard, type People } from '@lorvet/core';
+import { RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
@@ -64,6 +65,7 @@ const text = () => new FormControl('', { nonNullable: true });
     InputText,
     LucideDynamicIcon,
     NgTemplateOutlet,
+    RouterLink,
     ReactiveFormsModule,
     Textarea,
   ],

@@ -27,6 +27,7 @@ import type {
   UpkeepEntry,
   Version,
 } from '@lorvet/core';
+import type { Folder } from '@lorvet/core/evidence';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { Arrival } from '../platform/storage/keeper';
 import type { KeptAsset } from '../platform/storage/kept-asset';
@@ -203,6 +204,14 @@ export const MarkingActions = createActionGroup({
       assets?: readonly KeptAsset[];
       mergeKey?: string;
     }>(),
+  },
+});
+
+export const EvidenceActions = createActionGroup({
+  source: 'Evidence',
+  events: {
+    /** What the teacher adds to a learner's evidence, stresses or leaves out. */
+    'Folder changed': props<{ learnerId: Id; patch: Partial<Omit<Folder, 'id'>>; label: string; mergeKey?: string }>(),
   },
 });
 

@@ -1,5 +1,6 @@
 import {
   correct,
+  emptyFolder,
   emptyResponse,
   giveAnother,
   giveLate,
@@ -18,6 +19,7 @@ import { counted, many } from '../platform/many';
 import {
   BringActions,
   DeskActions,
+  EvidenceActions,
   HandOutActions,
   KeepingActions,
   LearnersActions,
@@ -312,6 +314,12 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     run: (doc, { responses }) => {
       for (const { copyId, go, patch } of responses) respond(doc, copyId, go, patch);
     },
+    label: (a) => a.label,
+    mergeKey: (a) => a.mergeKey,
+  }),
+  edit(EvidenceActions.folderChanged, {
+    run: (doc, { learnerId, patch }) =>
+      put(doc, 'folders', { ...emptyFolder(learnerId), ...plain(doc).folders[learnerId], ...patch }),
     label: (a) => a.label,
     mergeKey: (a) => a.mergeKey,
   }),

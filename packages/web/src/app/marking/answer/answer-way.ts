@@ -15,6 +15,8 @@ import { WayBack } from './way-back';
         [way]="w.lineage"
         [familyId]="table.handOut()?.familyId ?? ''"
         [across]="w.across"
+        [of]="of()"
+        [handOutId]="table.handOut()?.id ?? ''"
         [noun]="row().members ? 'group' : 'learner'"
       />
     }
@@ -25,6 +27,7 @@ export class AnswerWay {
   /** The question, by its place among the columns of the work. */
   readonly column = input.required<number>();
   protected readonly table = inject(MarkingHere).table;
+  protected readonly of = computed(() => this.row().memberIds.map((id) => ({ id, name: this.table.nameOf(id) })));
   private readonly later = aFrameLater(() => ({ row: this.row(), column: this.column() }));
   protected readonly way = computed(() => {
     const at = this.later();

@@ -59,10 +59,19 @@ function saidOf(d: Decided) {
       <p class="small">{{ d.by }}</p>
     </ng-template>
     <div class="card way">
-      <h3>The way back</h3>
+      <div class="row head">
+        <h3 class="grow">The way back</h3>
+        @for (w of of(); track w.id) {
+          <a [routerLink]="['/evidence/of', w.id]" [queryParams]="{ work: handOutId() }"
+            >Evidence<span [class.sr]="of().length === 1"> of {{ w.name }}</span></a
+          >
+        }
+      </div>
       @if (way().master; as m) {
         <p>
-          <a [routerLink]="['/bench', familyId()]">master, revision {{ m.revision.n }}</a>
+          <a [routerLink]="['/bench', familyId()]" [queryParams]="{ block: m.block.id }"
+            >master, revision {{ m.revision.n }}</a
+          >
         </p>
       } @else {
         <p class="small">This question was added by the version.</p>
@@ -155,6 +164,9 @@ export class WayBack {
   readonly way = input.required<Lineage>();
   readonly familyId = input.required<string>();
   readonly across = input.required<Across>();
+  /** Whose work it is, and which hand-out: their evidence speaks of it. */
+  readonly of = input.required<readonly { readonly id: string; readonly name: string }[]>();
+  readonly handOutId = input.required<string>();
   /** What a row of the table is: "learner", "group". */
   readonly noun = input.required<string>();
   protected readonly many = many;

@@ -9,6 +9,7 @@ import {
   COLLECTIONS,
   type Copy,
   type Family,
+  type Folder,
   type Frozen,
   frozenIdsOf,
   type HandOut,
@@ -150,7 +151,7 @@ export class Bulk {
   async usage(id: string, progress: Progress): Promise<Usage> {
     const generation = new Generation(this.boxes, id);
     const keys = await this.keysOf(generation);
-    const kinds = ['families', 'frozen', 'copies', 'markings', 'templates', 'removed', 'handOuts'] as const;
+    const kinds = ['families', 'frozen', 'copies', 'markings', 'templates', 'removed', 'handOuts', 'folders'] as const;
     const of = kinds.reduce((n, k) => n + (keys.get(k)?.length ?? 0), 0);
     const uses = new Uses();
     const given = new Set<string>();
@@ -286,6 +287,8 @@ function count(kind: Kind, data: unknown, uses: AssetUses, given: Set<string>): 
       return uses.marking(data as Marking);
     case 'templates':
       return uses.template(data as Template);
+    case 'folders':
+      return uses.folder(data as Folder);
     case 'handOuts':
       for (const id of frozenIdsOf(data as HandOut)) given.add(id);
       uses.handOut(data as HandOut);

@@ -52,7 +52,8 @@ export async function readStoredList(generation: Generation, kind: Kind): Promis
   return all;
 }
 
-function checked(kind: Kind, wrapped: Wrapped): Stored {
+/** A record as it stands in its box, read with its schema. */
+export function checked(kind: Kind, wrapped: Wrapped): Stored {
   const read = readRecord(kind, migrated(kind, wrapped));
   return 'faults' in read ? { faults: read.faults, raw: wrapped } : { wrapped, ...read };
 }

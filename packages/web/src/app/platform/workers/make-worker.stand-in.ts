@@ -12,3 +12,5 @@ export const makeSearchWorker = none;
 export const makeWordsWorker = none;
 export const makeMarkingWorker = none;
 export const makeReportWorker = none;
+export const makeEvidenceWorker = none;
+export const makeDocxWorker = none;

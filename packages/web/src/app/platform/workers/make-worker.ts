@@ -16,3 +16,6 @@ export const makeMarkingWorker = (): Worker =>
   new Worker(new URL('./marking.worker', import.meta.url), { type: 'module' });
 export const makeReportWorker = (): Worker =>
   new Worker(new URL('./report.worker', import.meta.url), { type: 'module' });
+export const makeEvidenceWorker = (): Worker =>
+  new Worker(new URL('./evidence.worker', import.meta.url), { type: 'module' });
+export const makeDocxWorker = (): Worker => new Worker(new URL('./docx.worker', import.meta.url), { type: 'module' });

@@ -3,7 +3,7 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { inLetters } from './report-letters';
 
 const MOSS = '#2f5d3a';
-const SOFT = '#5c5348';
+export const SOFT = '#5c5348';
 
 /** Reports as one document, each on a page of its own. `title` is what a reader shows of the file. */
 export const reportDocument = (reports: readonly Report[], title: string): TDocumentDefinitions => ({
@@ -19,11 +19,12 @@ export const reportDocument = (reports: readonly Report[], title: string): TDocu
   })),
 });
 
-const text = (words: string, more: Readonly<Record<string, unknown>> = {}): Content =>
+/** Words in the letters of the font's parts that write them. */
+export const text = (words: string, more: Readonly<Record<string, unknown>> = {}): Content =>
   ({ text: inLetters(words).map((r) => ({ ...r })), ...more }) as Content;
 
 /** Words with a bar beside them: somebody says them. */
-const saidBy = (words: string): Content => ({
+export const saidBy = (words: string): Content => ({
   table: { widths: ['*'], body: [[text(words, { border: [true, false, false, false], margin: [8, 2, 0, 2] })]] },
   layout: { vLineWidth: (i) => (i === 0 ? 2 : 0), hLineWidth: () => 0, vLineColor: () => MOSS },
   margin: [0, 2, 0, 8],

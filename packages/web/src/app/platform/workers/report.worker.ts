@@ -1,6 +1,10 @@
 import type { Report } from '@lorvet/core/report';
-import { expose } from 'comlink';
+import type { PrintedDocument } from '@lorvet/core/evidence';
+import { expose, transfer } from 'comlink';
 import * as packed from 'pdfmake/build/pdfmake';
+import type { DocumentPicture } from '../evidence-desk';
+import { pdfDocument } from './document-pdf';
+import { base64Of, picturesFor } from './document-pictures';
 import { LETTERS } from './report-letters';
 import { reportDocument } from './report-pdf';
 
@@ -31,21 +35,24 @@ async function withFonts(base: string): Promise<void> {
   pdfMake.addFonts(names);
 }
 
-const AT_ONCE = 0x8000;
-function base64Of(bytes: Uint8Array): string {
-  let out = '';
-  for (let i = 0; i < bytes.length; i += AT_ONCE) out += String.fromCharCode(...bytes.subarray(i, i + AT_ONCE));
-  return btoa(out);
-}
+const ready = (base: string): Promise<void> =>
+  (fonts ??= withFonts(base).catch((error: unknown) => {
+    fonts = null;
+    throw error;
+  }));
 
 const api = {
+  /** A document as PDF; `bytes` are its JSON. Photographs go with it. */
+  async document(bytes: Uint8Array, pictures: readonly DocumentPicture[], base: string): Promise<Uint8Array> {
+    await ready(base);
+    const doc = JSON.parse(new TextDecoder().decode(bytes)) as PrintedDocument;
+    const shown = await picturesFor(pictures);
+    const out = new Uint8Array(await pdfMake.createPdf(pdfDocument(doc, shown)).getBuffer());
+    return transfer(out, [out.buffer]);
+  },
   /** The reports as one PDF. `base` is where the application is served. */
   async pdf(reports: readonly Report[], title: string, base: string): Promise<Uint8Array> {
-    fonts ??= withFonts(base).catch((error: unknown) => {
-      fonts = null;
-      throw error;
-    });
-    await fonts;
+    await ready(base);
     return new Uint8Array(await pdfMake.createPdf(reportDocument(reports, title)).getBuffer());
   },
 };

@@ -1,0 +1,151 @@
+import {
+  type Copy,
+  copyIdOf,
+  type Family,
+  type Frozen,
+  type HandOut,
+  type HandOutHead,
+  holdersOf,
+  type Learner,
+  type Marking,
+  NO_DAYS_OFF,
+  type SchoolClass,
+  type SchoolDays,
+  SCHOOL_ID,
+  workKeyOf,
+} from '@lorvet/core';
+import {
+  type Evidence,
+  evidenceOf,
+  type Folder,
+  type Gathered,
+  Gathering,
+  type Period,
+  reachedIn,
+  withFolder,
+} from '@lorvet/core/evidence';
+import type { Boxes } from './boxes';
+import { Generation } from './generation';
+import type { KeptAsset } from './kept-asset';
+import { isWrapped, type Kind, placeOf } from './record-places';
+import { checked, goodOf, readStored } from './stored';
+
+type Progress = (done: number, of: number) => void;
+
+/** What is read of the small records. */
+const READ: ReadonlySet<Kind> = new Set<Kind>(['learners', 'classes', 'handOutHeads', 'calendars']);
+
+/** Local day of an instant, as an ISO date. */
+const dayOf = (iso: string): string => {
+  const at = new Date(iso);
+  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+};
+
+/** Puts evidence together from what is kept, hand-out by hand-out: of no more than one hand-out is all in memory. */
+export class EvidenceSource {
+  private readonly generation: Generation;
+  private readonly families = new Map<string, Family | undefined>();
+  private learners = new Map<string, Learner>();
+  private classes: SchoolClass[] = [];
+  private heads: HandOutHead[] = [];
+  private schoolDays: SchoolDays = NO_DAYS_OFF;
+
+  constructor(boxes: Boxes, generation: string) {
+    this.generation = new Generation(boxes, generation);
+  }
+
+  /** Who there is, and what was given; to be called first. */
+  async open(): Promise<void> {
+    for (const [key, raw] of await this.generation.heads()) {
+      const place = placeOf(key);
+      if (!place || !isWrapped(raw)) continue;
+      if (!READ.has(place.kind)) continue;
+      const data = goodOf(checked(place.kind, raw))?.data;
+      if (data === undefined) continue;
+      if (place.kind === 'learners') this.learners.set(place.id, data as Learner);
+      else if (place.kind === 'classes') this.classes.push(data as SchoolClass);
+      else if (place.kind === 'handOutHeads') this.heads.push(data as HandOutHead);
+      else if (place.kind === 'calendars' && place.id === SCHOOL_ID) this.schoolDays = data as SchoolDays;
+    }
+  }
+
+  all(): readonly Learner[] {
+    return [...this.learners.values()];
+  }
+
+  classNames(): readonly SchoolClass[] {
+    return this.classes;
+  }
+
+  /** Evidence of these learners, with what the teacher added (`folders`), in their order; who is not here is left out. */
+  async gather(
+    ids: readonly string[],
+    period: Period,
+    at: string,
+    progress: Progress = () => undefined,
+    folders = true,
+  ): Promise<Evidence[]> {
+    const wanted = ids.flatMap((id) => this.learners.get(id) ?? []);
+    const works = new Map<string, Gathered[]>(wanted.map((l) => [l.id, []]));
+    const given = this.heads.filter((h) => h.state === 'given' && h.kind === 'work' && h.givenAt);
+    let done = 0;
+    for (const head of given) {
+      const holders = new Set(holdersOf(head));
+      const here = wanted.filter((l) => holders.has(l.id));
+      if (here.length) await this.gatherFrom(head, here, period, works);
+      progress(++done, given.length);
+    }
+    const out: Evidence[] = [];
+    for (const learner of wanted) {
+      const one = evidenceOf({ learner, classes: this.classes, period, works: works.get(learner.id) ?? [], at });
+      works.delete(learner.id);
+      out.push(folders ? withFolder(one, await this.read<Folder>('folders', learner.id)) : one);
+    }
+    return out;
+  }
+
+  /** The bytes of an asset; undefined where it is not here. */
+  async asset(id: string): Promise<KeptAsset | undefined> {
+    return await this.read<KeptAsset>('assets', id);
+  }
+
+  private async gatherFrom(
+    head: HandOutHead,
+    here: readonly Learner[],
+    period: Period,
+    works: Map<string, Gathered[]>,
+  ): Promise<void> {
+    const handOut = await this.read<HandOut>('handOuts', head.id);
+    if (!handOut) return;
+    const frozen: Record<string, Frozen> = {};
+    let gathering: Gathering | undefined;
+    for (const learner of here) {
+      const id = copyIdOf(handOut.id, workKeyOf(handOut, learner.id));
+      const [copy, marking] = await Promise.all([this.read<Copy>('copies', id), this.read<Marking>('markings', id)]);
+      const done = { copy, marking };
+      if (!reachedIn(handOut, done, period, dayOf)) continue;
+      const mine = Object.hasOwn(handOut.given, learner.id) ? handOut.given[learner.id] : undefined;
+      for (const address of [mine?.frozen ?? '', ...(mine?.earlier ?? []).map((e) => e.frozen)].filter(Boolean))
+        if (!frozen[address]) {
+          const one = await this.read<Frozen>('frozen', address);
+          if (one) frozen[address] = one;
+        }
+      gathering ??= new Gathering(
+        { handOut, family: await this.family(handOut.familyId), frozen },
+        dayOf,
+        this.schoolDays,
+      );
+      const one = gathering.of(learner, done);
+      if (one) works.get(learner.id)?.push(one);
+    }
+  }
+
+  private async family(id: string): Promise<Family | undefined> {
+    if (!this.families.has(id)) this.families.set(id, id ? await this.read<Family>('families', id) : undefined);
+    return this.families.get(id);
+  }
+
+  private async read<T>(kind: Kind, id: string): Promise<T | undefined> {
+    return goodOf(await readStored(this.generation, kind, id))?.data as T | undefined;
+  }
+}
