@@ -35,3 +35,4 @@ export {
 } from './evidence/folder';
 export { reportLanguage } from './formats/report/report-words';
 export { filesAsZip } from './formats/files-as-zip';
+export { chronicleCsv } from './formats/evidence/chronicle-csv';

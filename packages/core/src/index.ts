@@ -116,6 +116,19 @@ export {
 export * from './work/phrase';
 export { saidOf, type SaidToGo } from './work/said';
 export { plainWords } from './work/plain-words';
+export {
+  appended,
+  type Checked,
+  checkedInSteps,
+  type ChronicleEnd,
+  type ChroniclePage,
+  type Doing,
+  DOINGS,
+  type Done as DoneOnce,
+  type Entry,
+  MOST_NAMED,
+  pageId,
+} from './keep/chronicle';
 export * from './keep/heads';
 export * from './keep/index-changes';
 export * from './keep/removed';

@@ -207,6 +207,11 @@ export const routes: Routes = [
         loadComponent: () => import('./evidence/list/evidence-list').then((m) => m.EvidenceList),
       },
       {
+        path: 'evidence/record',
+        title: 'The record – Lorvet',
+        loadComponent: () => import('./evidence/record/record-view').then((m) => m.RecordView),
+      },
+      {
         path: 'evidence/of/:learnerId',
         title: 'Evidence – Lorvet',
         loadComponent: () => import('./evidence/learner/one-evidence').then((m) => m.OneEvidence),

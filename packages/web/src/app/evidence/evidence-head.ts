@@ -107,7 +107,10 @@ export class EvidenceHead {
   protected readonly spans = SPANS;
   protected readonly privacies = PRIVACIES;
   protected readonly forms = FORMS;
-  protected readonly views = [{ name: 'Learners', link: '/evidence', exact: false }];
+  protected readonly views = [
+    { name: 'Learners', link: '/evidence', exact: true },
+    { name: 'The record', link: '/evidence/record', exact: true },
+  ];
 
   protected setSpan(span: SpanId): void {
     this.choices.setSpan(span);

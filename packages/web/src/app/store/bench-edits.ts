@@ -50,6 +50,7 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
     mergeKey: (a) => a.mergeKey,
   }),
   edit(BenchActions.draftDropped, {
+    did: () => 'removed',
     run: (doc, { familyId }) =>
       changeFamily(doc, familyId, (f) => {
         const { draft: _, ...rest } = f;
@@ -65,6 +66,7 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
     label: () => 'save the revision',
   }),
   edit(BenchActions.revisionRestored, {
+    did: () => 'restored',
     run: (doc, { familyId, n, stamp }) => {
       const then = plain(doc).families[familyId]?.revisions.find((r) => r.n === n);
       if (then) saved(doc, familyId, then.content, `As in revision ${n}`, stamp);
@@ -82,6 +84,7 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
     mergeKey: (a) => `rename ${a.versionId}`,
   }),
   edit(BenchActions.versionRemoved, {
+    did: () => 'removed',
     run: (doc, { familyId, versionId, heirs, removed, stamp }) => {
       changeFamily(doc, familyId, (f) => withoutVersion(f, versionId, heirs, settlerOf(stamp)));
       put(doc, 'removed', removed);
@@ -127,6 +130,7 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
     mergeKey: (a) => (a.done.did === 'words' ? `words ${a.versionId} ${a.done.blockId} ${a.done.field}` : undefined),
   }),
   edit(BenchActions.questionJudged, {
+    did: () => 'decided',
     run: (doc, { familyId, of, overrule }) =>
       changeFamily(doc, familyId, (f) => ({
         ...f,
@@ -165,11 +169,13 @@ export const BENCH_EDITS: readonly [string, Edit][] = [
     mergeKey: (a) => (a.patch.off === undefined ? `patch ${a.adjustmentId} ${Object.keys(a.patch).join()}` : undefined),
   }),
   edit(BenchActions.adjustmentRemoved, {
+    did: () => 'removed',
     run: (doc, { familyId, versionId, adjustmentId }) =>
       changeVersion(doc, familyId, versionId, (v, f) => withoutAdjustment(f, v, adjustmentId)),
     label: () => 'remove an adjustment',
   }),
   edit(BenchActions.upkeepDecided, {
+    did: () => 'decided',
     run: (doc, { familyId, decisions, stamp }) =>
       changeFamily(doc, familyId, (f) => {
         const settler = settlerOf(stamp);

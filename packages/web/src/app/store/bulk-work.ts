@@ -10,6 +10,7 @@ import type { Refused } from '../platform/workers/refused';
 import { Task } from '../platform/workers/task';
 import { Exchanging } from './exchanging';
 import { KeepingSync } from './keeping-sync';
+import { Recording } from './recording';
 
 type Api = Remote<KeepingApi> | Bulk;
 
@@ -26,6 +27,7 @@ export class BulkWork {
   private readonly sync = inject(KeepingSync);
   private readonly exchanging = inject(Exchanging);
   private readonly clock = inject(Clock);
+  private readonly recording = inject(Recording);
   private task: Task<KeepingApi> | null = null;
   readonly busy = signal<{ readonly what: string; readonly done: number; readonly of: number } | null>(null);
 
@@ -35,6 +37,7 @@ export class BulkWork {
 
   async backup(): Promise<Blob> {
     await this.sync.flush();
+    await this.recording.flush();
     return await this.run('Writing the backup', (api, p) => api.writeBackup(this.generation(), this.clock.iso(), p));
   }
 
@@ -57,6 +60,7 @@ export class BulkWork {
         ),
       );
     }, 'restore the backup');
+    this.recording.note('restored', 'restore a backup');
   }
 
   async firstFormatBackup(): Promise<Blob> {

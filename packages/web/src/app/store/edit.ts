@@ -1,4 +1,4 @@
-import type { CollectionName, Family, Id, Stamp, Version } from '@lorvet/core';
+import type { CollectionName, Doing, Family, Id, Stamp, Version } from '@lorvet/core';
 import { isDevMode } from '@angular/core';
 import type { Action, ActionCreator } from '@ngrx/store';
 import { type Draft, original } from 'immer';
@@ -13,12 +13,18 @@ export interface Edit {
   readonly label?: (action: Action) => string;
   /** Following edits with the same key are undone together: the strokes of one text. */
   readonly mergeKey?: (action: Action) => string | undefined;
+  /** What of the record it is: 'changed' where nothing else is said. */
+  readonly did?: (action: Action) => Doing;
+  /** What the record says of it where it has no label. */
+  readonly says?: (action: Action) => string;
 }
 
 interface TypedEdit<A> {
   readonly run: (doc: Doc, action: A) => void;
   readonly label?: (action: A) => string;
   readonly mergeKey?: (action: A) => string | undefined;
+  readonly did?: (action: A) => Doing;
+  readonly says?: (action: A) => string;
 }
 
 // The type of the action is known by its creator's type string; the table below forgets it.

@@ -1,5 +1,6 @@
 import {
   correct,
+  type Doing,
   emptyFolder,
   emptyResponse,
   giveAnother,
@@ -55,6 +56,12 @@ function respond(doc: Doc, copyId: string, go: number, patch: Partial<Response>)
   else marking.responses[at] = response as (typeof marking.responses)[number];
 }
 
+/** What of the record it is to say something to a go. */
+function doingOf(patch: Partial<Response>): Doing {
+  if ('decision' in patch) return 'decided';
+  return 'heldUntil' in patch ? 'released' : 'marked';
+}
+
 /** What is done at the desk and in the teacher's places. */
 export const EDITS: ReadonlyMap<string, Edit> = new Map([
   ...DESK_EDITS,
@@ -84,6 +91,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: (a) => a.label,
   }),
   edit(BringActions.assetsCleared, {
+    did: () => 'removed',
     run: (doc, { ids }) => {
       for (const id of ids) delete doc.assets[id];
     },
@@ -195,6 +203,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: (a) => a.label,
   }),
   edit(HandOutActions.givenOut, {
+    did: () => 'given',
     run: (doc, { id, confirmed, stamp }) => {
       const w = plain(doc);
       const plan = w.handOuts[id];
@@ -214,6 +223,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: () => 'give out',
   }),
   edit(HandOutActions.givenLate, {
+    did: () => 'given',
     run: (doc, { id, stamp }) => {
       const w = plain(doc);
       const handOut = w.handOuts[id];
@@ -226,6 +236,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: () => 'give to who joined since',
   }),
   edit(HandOutActions.givenAnother, {
+    did: () => 'given',
     run: (doc, { id, keys, versionId, says, stamp }) => {
       const w = plain(doc);
       const handOut = w.handOuts[id];
@@ -251,6 +262,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     label: (a) => (a.versionId === undefined ? 'send a correction' : 'give another version'),
   }),
   edit(HandOutActions.lastUndone, {
+    did: () => 'undone',
     run: (doc, { id, stamp }) => {
       const handOut = plain(doc).handOuts[id];
       const done = handOut && lastDone(handOut);
@@ -267,6 +279,7 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
 
   edit(DeskActions.copyBrought, {
+    did: () => 'restored',
     run: (doc, { copy, media }) => {
       put(doc, 'copies', copy);
       for (const asset of media) if (!(asset.id in doc.assets)) put(doc, 'assets', asset);
@@ -275,20 +288,25 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
 
   edit(KeepingActions.removed, {
+    did: () => 'removed',
     run: (doc, { removed }) => takeOut(doc, removed),
     label: (a) => `remove “${a.removed.title}”`,
   }),
   edit(KeepingActions.putBack, {
+    did: () => 'restored',
     run: (doc, { removed }) => putBack(doc, removed),
     label: (a) => `put “${a.removed.title}” back`,
   }),
   edit(KeepingActions.recordsPutBack, {
+    did: () => 'restored',
     run: (doc, { collection, records }) => {
       for (const r of records) (doc[collection] as Record<string, unknown>)[r.id] = r;
     },
     label: () => 'put a record back',
   }),
   edit(KeepingActions.emptied, {
+    did: () => 'removed',
+    says: (a) => counted(a.ids.length, 'empty {n} removed thing', 'empty {n} removed things'),
     run: (doc, { ids }) => {
       for (const id of ids) {
         const removed = doc.removed[id];
@@ -300,17 +318,20 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
   }),
 
   edit(MarkingActions.workChanged, {
+    did: () => 'marked',
     run: (doc, { copies }) => {
       for (const copy of copies) put(doc, 'copies', copy);
     },
     label: (a) => a.label,
   }),
   edit(MarkingActions.responseChanged, {
+    did: (a) => doingOf(a.patch),
     run: (doc, { copyId, go, patch }) => respond(doc, copyId, go, patch),
     label: (a) => a.label,
     mergeKey: (a) => a.mergeKey,
   }),
   edit(MarkingActions.responsesChanged, {
+    did: (a) => doingOf(a.responses[0]?.patch ?? {}),
     run: (doc, { responses }) => {
       for (const { copyId, go, patch } of responses) respond(doc, copyId, go, patch);
     },
@@ -329,12 +350,14 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     mergeKey: (a) => `phrase ${a.phrase.id}`,
   }),
   edit(MarkingActions.phraseRemoved, {
+    did: () => 'removed',
     run: (doc, { id }) => {
       delete doc.phrases[id];
     },
     label: () => 'remove a phrase',
   }),
   edit(MarkingActions.markingSet, {
+    did: ({ patch }) => ('marksAt' in patch || 'answersAt' in patch || 'ownAnswers' in patch ? 'released' : 'marked'),
     run: (doc, { handOutId, patch, responses, copies = [], assets = [] }) => {
       for (const copy of copies) put(doc, 'copies', copy);
       for (const asset of assets) if (!(asset.id in doc.assets)) put(doc, 'assets', asset);

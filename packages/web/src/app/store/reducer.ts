@@ -33,11 +33,15 @@ export interface LorvetState {
   readonly index: Index;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
-  /** What the last step changed, numbered, for whoever keeps it. */
-  readonly changed: { readonly n: number; readonly changes: readonly RecordChange[] };
+  /** What the last step changed, numbered, for whoever keeps it; and what did it, for whoever writes that down. */
+  readonly changed: { readonly n: number; readonly changes: readonly RecordChange[]; readonly by?: ChangedBy };
   /** Something that could not be done, in words. */
   readonly problem: string | null;
 }
+
+/** An edit with its action; or a step of undo, taken back or up again. */
+export type ChangedBy =
+  { readonly edit: Edit; readonly action: Action } | { readonly step: RecordStep; readonly from: 'past' | 'future' };
 
 export const FEATURE = 'lorvet';
 const MOST_STEPS = 200;
@@ -117,7 +121,7 @@ function commit(state: LorvetState, edit: Edit, action: Action): LorvetState {
     const doc = produce(state.doc, (draft) => edit.run(draft, action));
     const changes = changesBetween(state.doc, doc);
     if (changes.length === 0) return state;
-    const changed = { n: state.changed.n + 1, changes };
+    const changed = { n: state.changed.n + 1, changes, by: { edit, action } };
     if (!edit.label) return { ...state, doc, changed, past: untouchedBy(state.past, changes) };
     const last = state.past.at(-1);
     const mergeKey = edit.mergeKey?.(action);
@@ -181,7 +185,7 @@ function step(state: LorvetState, from: 'past' | 'future'): LorvetState {
   const doc = taken(state.doc, last.changes, side);
   const changes =
     from === 'past' ? last.changes.map((c) => ({ ...c, before: c.after, after: c.before })) : last.changes;
-  const changed = { n: state.changed.n + 1, changes };
+  const changed = { n: state.changed.n + 1, changes, by: { step: last, from } };
   // Taken up again, it is a step of its own: further strokes do not join it.
   const moved = { ...last, mergeKey: undefined };
   return from === 'past'

@@ -24,6 +24,7 @@ import {
   reachedIn,
   withFolder,
 } from '@lorvet/core/evidence';
+import { localDay } from '../local-day';
 import type { Boxes } from './boxes';
 import { Generation } from './generation';
 import type { KeptAsset } from './kept-asset';
@@ -34,12 +35,6 @@ type Progress = (done: number, of: number) => void;
 
 /** What is read of the small records. */
 const READ: ReadonlySet<Kind> = new Set<Kind>(['learners', 'classes', 'handOutHeads', 'calendars']);
-
-/** Local day of an instant, as an ISO date. */
-const dayOf = (iso: string): string => {
-  const at = new Date(iso);
-  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
-};
 
 /** Puts evidence together from what is kept, hand-out by hand-out: of no more than one hand-out is all in memory. */
 export class EvidenceSource {
@@ -123,7 +118,7 @@ export class EvidenceSource {
       const id = copyIdOf(handOut.id, workKeyOf(handOut, learner.id));
       const [copy, marking] = await Promise.all([this.read<Copy>('copies', id), this.read<Marking>('markings', id)]);
       const done = { copy, marking };
-      if (!reachedIn(handOut, done, period, dayOf)) continue;
+      if (!reachedIn(handOut, done, period, localDay)) continue;
       const mine = Object.hasOwn(handOut.given, learner.id) ? handOut.given[learner.id] : undefined;
       for (const address of [mine?.frozen ?? '', ...(mine?.earlier ?? []).map((e) => e.frozen)].filter(Boolean))
         if (!frozen[address]) {
@@ -132,7 +127,7 @@ export class EvidenceSource {
         }
       gathering ??= new Gathering(
         { handOut, family: await this.family(handOut.familyId), frozen },
-        dayOf,
+        localDay,
         this.schoolDays,
       );
       const one = gathering.of(learner, done);

@@ -38,7 +38,7 @@ const BOX_OF: Readonly<Record<Kind, BoxName>> = {
   phrases: 'heads',
   folders: 'bodies',
   dismissed: 'heads',
-  chronicle: 'lists',
+  chronicle: 'bodies',
   removed: 'heads',
   familyHeads: 'heads',
   handOutHeads: 'heads',
