@@ -28,6 +28,8 @@ export {
   type FolderNote,
   LONGEST_FOLDER_NOTE,
   MOST_FOLDER_NOTES,
+  type HeldReview,
+  MOST_REVIEWS,
   type Review,
   noteKey,
   pieceKey,
@@ -36,3 +38,4 @@ export {
 export { reportLanguage } from './formats/report/report-words';
 export { filesAsZip } from './formats/files-as-zip';
 export { chronicleCsv } from './formats/evidence/chronicle-csv';
+export { beginReview, cardAfter, reviewChanges, reviewOf } from './evidence/review';

@@ -66,7 +66,7 @@ export { base64, fromBase64 } from './formats/base64';
 export { type AdjustmentFile, readAdjustments, writeAdjustments } from './formats/adjustment-file';
 export { namesPassedOn, readFamily, unsoundIn, writeFamily } from './formats/family-file';
 export { calledNames, namesIn } from './learners/names';
-export { emptyFolder, type Folder } from './evidence/folder';
+export { emptyFolder, type Folder, MOST_REVIEWS } from './evidence/folder';
 export * from './learners/audience';
 export * from './learners/days';
 export * from './learners/learner';

@@ -168,6 +168,8 @@ export const evidenceSchema = z.strictObject({
   supports: z.array(supportGivenSchema),
   works: z.array(evidenceWorkSchema),
   notes: z.array(evidenceNoteSchema),
+  /** Reviews that were held in the time. */
+  reviews: z.array(z.strictObject({ on: daySchema, said: z.string(), changes: z.array(z.string()) })),
   /** Pieces that the teacher stressed, by key; see `pieceKey`. */
   stressed: z.array(z.string()),
 });

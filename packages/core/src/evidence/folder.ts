@@ -37,6 +37,16 @@ export const reviewSchema = z.object({
 export type Review = z.infer<typeof reviewSchema>;
 export const MOST_REVIEWS = 100;
 
+/** A review that is being held: the card as it is to be after it. */
+export const heldReviewSchema = z.object({
+  said: z.string().max(LONGEST_FOLDER_NOTE),
+  supports: z.array(agreedSupportSchema).max(40),
+  goals: z.array(goalSchema).max(20),
+  /** Goals that are met: they go from the card, and are named as met. */
+  met: z.array(idSchema).max(20),
+});
+export type HeldReview = z.infer<typeof heldReviewSchema>;
+
 /**
  * What the teacher adds to a learner's evidence, under the learner's id: never what can be looked up. A piece is named by
  * its key; see `pieceKey`.
@@ -48,6 +58,8 @@ export const folderSchema = z.object({
   leftOut: z.array(z.string().max(200)).max(5000).default([]),
   stressed: z.array(z.string().max(200)).max(5000).default([]),
   reviews: z.array(reviewSchema).max(MOST_REVIEWS).default([]),
+  /** The one that is being held now. */
+  held: heldReviewSchema.optional(),
 });
 export type Folder = z.infer<typeof folderSchema>;
 
@@ -91,6 +103,9 @@ export function withFolder(evidence: Evidence, folder: Folder | undefined): Evid
         assetId: n.assetId ?? '',
         handOutId: n.handOutId ?? '',
       })),
+    reviews: folder.reviews
+      .filter((r) => isIn(r.on))
+      .map(({ on, said, changes }) => ({ on, said, changes: [...changes] })),
     stressed: [...folder.stressed],
   };
 }

@@ -250,6 +250,7 @@ export function evidenceOf(of: {
     ),
     works: works.map((w) => w.work),
     notes: [],
+    reviews: [],
     stressed: [],
   };
 }

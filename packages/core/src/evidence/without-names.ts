@@ -120,6 +120,7 @@ export function withoutNames(evidence: Evidence, unnamed: Unnamed): Evidence {
     notes: evidence.notes.flatMap((n) =>
       n.text ? [{ ...n, id: id(n.id), text: unnamed(n.text), assetId: '', handOutId: id(n.handOutId) }] : [],
     ),
+    reviews: evidence.reviews.map((r) => ({ ...r, said: unnamed(r.said), changes: r.changes.map(unnamed) })),
     stressed: evidence.stressed.map((key) =>
       key
         .split('/')

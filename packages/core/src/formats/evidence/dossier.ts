@@ -84,6 +84,7 @@ export function dossier(e: Evidence, options: DossierOptions): PrintedDocument {
       heading(1, privacy === 'family' ? 'The work, one by one' : 'What was given'),
       ...(e.works.length ? e.works.flatMap((w) => workOf(e, w, options)) : [words('Nothing was given in this time.')]),
       ...notesOf(e, options),
+      ...reviewsOf(e, options),
       ...glossaryOf(options),
       ...signaturesOf(options),
     ],
@@ -294,6 +295,18 @@ function notesOf(e: Evidence, o: DossierOptions): DocumentPart[] {
   const rest = e.notes.filter((n) => !n.handOutId || !known.has(n.handOutId));
   return rest.length ? [heading(1, 'Observations'), ...rest.flatMap((n) => noteOf(n, o, e))] : [];
 }
+
+const reviewsOf = (e: Evidence, { day }: DossierOptions): DocumentPart[] =>
+  e.reviews.length
+    ? [
+        heading(1, 'Reviews'),
+        ...e.reviews.flatMap((r): DocumentPart[] => [
+          heading(2, `Review of ${day(r.on)}`),
+          ...(r.said ? [{ is: 'said' as const, text: r.said }] : []),
+          r.changes.length ? { is: 'list', lines: r.changes } : words('Everything stayed as it was.'),
+        ]),
+      ]
+    : [];
 
 function noteOf(n: Evidence['notes'][number], { day }: DossierOptions, e?: Evidence): DocumentPart[] {
   return [

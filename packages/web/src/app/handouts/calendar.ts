@@ -95,6 +95,7 @@ export class HandOutCalendar {
     }));
     return [
       ...off,
+      ...this.reviews(),
       ...this.heads().flatMap((h) => {
         const state = handOutState(h, now);
         return calendarDates(h).map((d) => ({
@@ -107,6 +108,29 @@ export class HandOutCalendar {
         }));
       }),
     ];
+  });
+  /** Days on which agreed supports are looked at again and goals are due: several of one learner on one day are one. */
+  private readonly reviews = computed((): EventInput[] => {
+    const { learners, classes } = this.people();
+    const inClass = new Set(classes.find((c) => c.id === this.classId())?.learnerIds);
+    if (this.state()) return [];
+    return learners
+      .filter((l) => (!this.classId() || inClass.has(l.id)) && holdsWords(this.sought(), l.name, 'review'))
+      .flatMap((l) => {
+        const days = new Map<string, string[]>();
+        const note = (day: string, what: string) => days.set(day, [...(days.get(day) ?? []), what]);
+        for (const s of l.needs.supports) if (s.reviewOn) note(s.reviewOn, s.what);
+        for (const g of l.needs.goals) if (g.by) note(g.by, g.text);
+        return [...days].map(([day, what]) => ({
+          id: `review ${l.id} ${day}`,
+          title: `Review: ${l.name} (${what.join(', ')})`,
+          start: day,
+          allDay: true,
+          url: `/evidence/of/${l.id}`,
+          classNames: ['is-review'],
+          extendedProps: { learnerId: l.id },
+        }));
+      });
   });
   /** Those that have no date at all stand in no month. */
   protected readonly dateless = computed(() => this.heads().filter((h) => calendarDates(h).length === 0).length);
@@ -129,10 +153,10 @@ export class HandOutCalendar {
         noEventsContent: 'Nothing is given, due or closed here.',
         events: [...this.events()],
         eventClick: ({ event, jsEvent }) => {
-          const id: unknown = event.extendedProps['handOutId'];
-          if (typeof id !== 'string') return;
+          const { handOutId, learnerId } = event.extendedProps as { handOutId?: string; learnerId?: string };
+          if (!handOutId && !learnerId) return;
           jsEvent.preventDefault();
-          void this.router.navigate(['/hand-outs', id]);
+          void this.router.navigate(handOutId ? ['/hand-outs', handOutId] : ['/evidence/of', learnerId]);
         },
         datesSet: ({ view }) => this.title.set(view.title),
       });

@@ -27,7 +27,7 @@ import type {
   UpkeepEntry,
   Version,
 } from '@lorvet/core';
-import type { Folder } from '@lorvet/core/evidence';
+import type { Folder, Review } from '@lorvet/core/evidence';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { Arrival } from '../platform/storage/keeper';
 import type { KeptAsset } from '../platform/storage/kept-asset';
@@ -211,6 +211,8 @@ export const EvidenceActions = createActionGroup({
   source: 'Evidence',
   events: {
     /** What the teacher adds to a learner's evidence, stresses or leaves out. */
+    /** A review is held: the card as it is after it, and its history, in one step. */
+    'Review held': props<{ learnerId: Id; review: Review; needs: Pick<NeedsCard, 'supports' | 'goals'> }>(),
     'Folder changed': props<{ learnerId: Id; patch: Partial<Omit<Folder, 'id'>>; label: string; mergeKey?: string }>(),
   },
 });

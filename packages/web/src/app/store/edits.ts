@@ -7,6 +7,7 @@ import {
   giveLate,
   giveOut,
   lastDone,
+  MOST_REVIEWS,
   NEW_CLASS,
   NEW_GROUP,
   peopleIn,
@@ -343,6 +344,17 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
       put(doc, 'folders', { ...emptyFolder(learnerId), ...plain(doc).folders[learnerId], ...patch }),
     label: (a) => a.label,
     mergeKey: (a) => a.mergeKey,
+  }),
+  edit(EvidenceActions.reviewHeld, {
+    did: () => 'decided',
+    run: (doc, { learnerId, review, needs }) => {
+      const learner = doc.learners[learnerId];
+      if (!learner) return;
+      Object.assign(learner.needs, needs);
+      const { held: _, ...folder } = plain(doc).folders[learnerId] ?? emptyFolder(learnerId);
+      put(doc, 'folders', { ...folder, reviews: [...folder.reviews, review].slice(-MOST_REVIEWS) });
+    },
+    label: () => 'hold a review',
   }),
   edit(MarkingActions.phraseSaved, {
     run: (doc, { phrase }) => put(doc, 'phrases', phrase),

@@ -14,12 +14,13 @@ import { EvidenceWork } from '../evidence-work';
 import { EvidenceWriting } from '../writing';
 import { FolderHere } from './folder-here';
 import { Observations } from './observations';
+import { Reviews } from './reviews';
 import { WorkEvidence } from './work-evidence';
 
 /** All that was adjusted for one learner in a time, with the work done; what the teacher adds; and the way to a document. */
 @Component({
   selector: 'lv-one-evidence',
-  imports: [ButtonDirective, Empty, EvidenceHead, Near, Observations, RouterLink, WorkEvidence],
+  imports: [ButtonDirective, Empty, EvidenceHead, Near, Observations, Reviews, RouterLink, WorkEvidence],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './one-evidence.html',
   styleUrl: './one-evidence.css',
