@@ -119,6 +119,7 @@ export { plainWords } from './work/plain-words';
 export {
   appended,
   type Checked,
+  checkedChronicle,
   checkedInSteps,
   type ChronicleEnd,
   type ChroniclePage,

@@ -4,12 +4,16 @@ import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { derive, type Family, INDEX_NAMES, type Version, type Workspace } from '@lorvet/core';
+import type { Period } from '@lorvet/core/evidence';
 import { provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
+import { EvidenceWork } from '../evidence/evidence-work';
+import type { Boxes } from '../platform/storage/boxes';
 import { BenchView } from '../bench/bench-view';
 import { Bulk } from '../platform/storage/bulk';
 import { Clock } from '../platform/clock';
+import { EvidenceDesk } from '../platform/evidence-desk';
 import { BOXES } from '../platform/storage/boxes-token';
 import { BulkWork } from '../store/bulk-work';
 import { KeepingSync } from '../store/keeping-sync';
@@ -54,6 +58,15 @@ const bulkOn = (bulk: Bulk) =>
   class extends BulkWork {
     protected override here(): Bulk {
       return bulk;
+    }
+  };
+
+/** Evidence read on the same thread, from the test's own storage. */
+const evidenceOn = (boxes: Boxes) =>
+  class extends EvidenceWork {
+    protected override here() {
+      return (generation: string, learnerId: string, period: Period, at: string) =>
+        EvidenceDesk.one(boxes, generation, learnerId, period, at);
     }
   };
 
@@ -118,6 +131,7 @@ export class DemoPlace<T> {
         BenchView,
         { provide: BOXES, useValue: boxes },
         { provide: BulkWork, useFactory: () => new (bulkOn(new Bulk(boxes)))() },
+        { provide: EvidenceWork, useFactory: () => new (evidenceOn(boxes))() },
         // Whatever is asked is meant; what was asked is there to be looked at.
         { provide: Ask, useValue: { sure } },
       ],
