@@ -1,0 +1,147 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+import mammoth from 'mammoth';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { choose, faults, giveToAnemones, kept, openDemo, putInStorage, reload, watchErrors } from './helpers';
+
+const flat = (text: string): string => text.replace(/\s+/g, '');
+
+async function download(page: Page, button: string | RegExp): Promise<{ name: string; path: string }> {
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button }).first().click(),
+  ]);
+  return { name: file.suggestedFilename(), path: await file.path() };
+}
+
+/** The words of each page of a PDF, in order. */
+async function pagesOf(path: string): Promise<string[]> {
+  const pdf = await getDocument({ data: new Uint8Array(readFileSync(path)), verbosity: 0 }).promise;
+  const pages: string[] = [];
+  for (let n = 1; n <= pdf.numPages; n++) {
+    const { items } = await (await pdf.getPage(n)).getTextContent();
+    pages.push(items.map((i) => ('str' in i ? i.str : '')).join(' '));
+  }
+  return pages;
+}
+
+test('what was given is evidence at once: as PDF and DOCX, with every adjustment, and without names', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  const errors = watchErrors(page);
+  await openDemo(page);
+  await giveToAnemones(page, 'Mending a puncture');
+  await page.getByRole('link', { name: 'Evidence', exact: true }).click();
+  // Just given out, it is there.
+  await page.getByRole('link', { name: 'Perran D.' }).click();
+  await expect(page.getByRole('heading', { name: 'Mending a puncture' })).toBeVisible();
+  await expect(page.getByText('It was given as it stands for all.')).toBeVisible();
+  await page.getByRole('link', { name: 'Learners', exact: true }).last().click();
+  await page.getByRole('link', { name: 'Oriel P.' }).click();
+  const given = page.getByRole('region', { name: 'What was given' });
+  await expect(given.getByRole('heading', { name: 'Rock-pool survey' })).toBeVisible();
+  const sentences = (await given.locator('.sentence').allInnerTexts()).map((s) => s.trim());
+  expect(sentences.length).toBeGreaterThan(10);
+  expect(await faults(page)).toEqual([]);
+
+  const pdf = await download(page, 'As PDF');
+  const pages = await pagesOf(pdf.path);
+  const words = flat(pages.join(' '));
+  for (const s of sentences) expect(words).toContain(flat(s));
+  expect(words).toContain(flat('What was adjusted for Oriel P.'));
+  // The contents say where the signatures are.
+  const last = pages.findIndex((p) => p.includes('Looked at together')) + 1;
+  expect(flat(pages[0] ?? '')).toContain(flat(`Signatures ${last}`));
+
+  await choose(page.getByRole('combobox', { name: 'As', exact: true }), 'DOCX');
+  const docx = await download(page, 'As DOCX');
+  const written = flat((await mammoth.extractRawText({ path: docx.path })).value);
+  for (const s of sentences) expect(written).toContain(flat(s));
+
+  // Left out, it is in no document; an observation that was just typed is.
+  await page
+    .getByRole('button', { name: /^Leave out: A word bank is added/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Observation', exact: true }).click();
+  await page.keyboard.type('Asked Perran and O. P. for the word.');
+  await choose(page.getByRole('combobox', { name: 'What is in it' }), 'Without names');
+  const bare = await download(page, 'As DOCX');
+  const unnamed = (await mammoth.extractRawText({ path: bare.path })).value;
+  expect(unnamed).not.toContain('A word bank is added');
+  expect(unnamed).toContain('Asked another learner and the learner for the word.');
+  for (const name of ['Oriel', 'Ori', 'Perran', 'O. P.', 'Heron'])
+    expect(unnamed).not.toMatch(new RegExp(`\\b${name}`));
+  expect(bare.name).not.toMatch(/ori/i);
+  expect(errors).toEqual([]);
+});
+
+test('all learners are one press, with progress, and can be stopped; the class is one document', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openDemo(page, '/evidence');
+  await choose(page.getByRole('combobox', { name: 'Of' }), 'Kestrel class');
+  const zip = await download(page, /learners as PDF/);
+  expect(zip.name).toBe('Kestrel-class-evidence.zip');
+  const all = readFileSync(zip.path).toString('latin1');
+  const names = await page.locator('lv-evidence-list tbody th').allInnerTexts();
+  for (const name of names) expect(all).toContain(`${name.split(' ')[0]}-evidence.pdf`);
+
+  const one = await download(page, 'Class at a glance');
+  const words = (await pagesOf(one.path)).join(' ');
+  for (const name of names) expect(words).toContain(name);
+
+  await choose(page.getByRole('combobox', { name: 'Of' }), 'All learners');
+  await page.getByRole('button', { name: /learners as PDF/ }).click();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('Writing was stopped')).toBeVisible();
+  await expect(page.getByRole('button', { name: /learners as PDF/ })).toBeEnabled();
+});
+
+test('from an answer to the master’s block and to the evidence in one press, and from there back', async ({ page }) => {
+  await openDemo(page, '/marking/h-survey?learner=l-oriel');
+  await page.getByRole('link', { name: /^master, revision/ }).click();
+  await expect(page).toHaveURL(/\/bench\/rock-pool\?block=rp-q/);
+  await expect(page.locator('.block.chosen')).toBeFocused();
+  await page.goto('/hand-outs/h-survey');
+  await page.getByRole('link', { name: 'Evidence of Oriel P.' }).click();
+  await expect(page.getByRole('heading', { name: 'Oriel P.' })).toBeVisible();
+  const first = page.locator('lv-work-evidence li').first();
+  await first.getByRole('link', { name: 'Supported', exact: true }).click();
+  await expect(page).toHaveURL(/\/bench\/rock-pool\/rp-sup\?block=/);
+  await expect(page.locator('[data-block].chosen, .chosen[data-block]').first()).toBeVisible();
+});
+
+test('the record says what was done, and where it was changed from outside', async ({ page }) => {
+  await openDemo(page, '/evidence/of/l-oriel');
+  await page.getByRole('button', { name: 'Hold a review' }).click();
+  await choose(page.getByRole('combobox', { name: 'What becomes of word bank' }), 'ends today');
+  await reload(page);
+  await page.getByRole('button', { name: 'Close the review' }).click();
+  await kept(page);
+  await page.getByRole('link', { name: 'The record' }).click();
+  await expect(page.getByText(/The chain is whole: \d+ entries/)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'hold a review: Oriel P.' })).toBeVisible();
+  await page.getByLabel('Search').fill('begin');
+  await expect(page.getByRole('link', { name: 'hold a review: Oriel P.' })).toHaveCount(0);
+  expect(await faults(page)).toEqual([]);
+
+  const page1 = await page.evaluate(async () => {
+    const all = await indexedDB.databases();
+    const name = all.find((d) => d.name?.endsWith('-bodies'))?.name ?? '';
+    return await new Promise<unknown>((done) => {
+      const open = indexedDB.open(name);
+      open.onsuccess = () => {
+        const get = open.result.transaction('records').objectStore('records').get('chronicle/00000001');
+        get.onsuccess = () => {
+          open.result.close();
+          done(get.result);
+        };
+      };
+    });
+  });
+  const changed = JSON.stringify(page1).replace('hold a review', 'hold a revieW');
+  await putInStorage(page, 'bodies', 'chronicle/00000001', JSON.parse(changed));
+  await page.reload();
+  await expect(page.getByText(/The chain is broken at entry \d+/)).toBeVisible();
+});
