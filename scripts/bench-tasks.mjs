@@ -33,6 +33,7 @@ export async function withBackup(port, backup, act) {
     await page.goto(`${base}/keeping`);
     await page.getByLabel('Backup file').setInputFiles(backup);
     await page.getByRole('button', { name: 'Restore it' }).click();
+    await page.getByText('The backup is in place').waitFor({ timeout: 600_000 });
     await page.getByText('All kept').waitFor();
     await page.waitForTimeout(1500);
     await page.close();

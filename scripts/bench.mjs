@@ -1,4 +1,4 @@
-// npm run bench [core] [browser] [plan] [term] [keeping] [intake] [actions] [marking] [judge]: figures as ratios within one run; also in docs/bench.json. Without a
+// npm run bench [core] [browser] [plan] [term] [keeping] [intake] [actions] [marking] [evidence] [judge]: figures as ratios within one run; also in docs/bench.json. Without a
 // name: core, browser and plan.
 import { build as bundle } from 'esbuild';
 import { execFileSync } from 'node:child_process';
@@ -7,6 +7,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { benchActions } from './bench-actions.mjs';
 import { benchInBrowser } from './bench-browser.mjs';
+import { benchEvidence } from './bench-evidence.mjs';
 import { benchKeeping } from './bench-keeping.mjs';
 import { benchMarking } from './bench-marking.mjs';
 import { benchPlan } from './bench-plan.mjs';
@@ -14,7 +15,7 @@ import { benchTerm } from './bench-term.mjs';
 import { benchIntake } from './bench-intake.mjs';
 import { build, install, root } from './steps.mjs';
 
-const ALL = ['core', 'browser', 'plan', 'term', 'keeping', 'intake', 'actions', 'marking', 'judge'];
+const ALL = ['core', 'browser', 'plan', 'term', 'keeping', 'intake', 'actions', 'marking', 'evidence', 'judge'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((w) => !ALL.includes(w));
 if (unknown.length) {
@@ -81,6 +82,12 @@ if (does('marking')) {
   const backup = join(folder, 'marking.zip');
   rows.push(...JSON.parse((await run('marking', backup)).trimEnd().split('\n').at(-1)));
   rows.push(...(await benchMarking(backup)));
+}
+if (does('evidence')) {
+  build();
+  const backup = join(folder, 'evidence.zip');
+  rows.push(...JSON.parse((await run('evidence', backup)).trimEnd().split('\n').at(-1)));
+  rows.push(...(await benchEvidence(backup)));
 }
 // Folders of further cases may be named: CASES=folder npm run bench -- judge.
 if (does('judge'))

@@ -11,6 +11,7 @@ import {
   FAMILY_FORMAT,
   giveOut,
   type HandOut,
+  type InPlace,
   type Learner,
   listOf,
   type Marking,
@@ -18,6 +19,7 @@ import {
   newHandOut,
   NO_PERSON,
   type Page,
+  recordInPlace,
   type SchoolClass,
   swatchFrom,
   type Workspace,
@@ -71,6 +73,33 @@ function answer(b: Block, seed: number): Answer {
   return { kind: 'text', text: words(24, seed) };
 }
 
+/** On each page of the first two versions other wordings twice, fewer choices twice, and a hint. */
+function adjusted(f: Family): Family {
+  let made = 0;
+  const stamp = { at: AT, author: 'T', newId: () => `${f.id}a${made++}` };
+  let out = f;
+  for (const v of f.versions.slice(0, 2))
+    for (const p of f.revisions[0]?.content.pages ?? [])
+      for (const done of doneOn(p)) {
+        const next = recordInPlace(out, v.id, done, stamp);
+        out = { ...out, versions: out.versions.map((x) => (x.id === v.id ? next : x)) };
+      }
+  return out;
+}
+
+const doneOn = ({ blocks }: Page): InPlace[] =>
+  blocks.slice(0, 5).map((b, i): InPlace => {
+    if (b.kind === 'single-choice') return { did: 'remove-options', blockId: b.id, optionIds: [`${b.id}-4`] };
+    if (i === 3) return { did: 'hint', blockId: b.id, text: 'Look back at the text.' };
+    const field = 'prompt' in b ? 'prompt' : 'text';
+    return {
+      did: 'words',
+      blockId: b.id,
+      field,
+      text: `In short: ${'prompt' in b ? b.prompt : 'it is about the shore.'}`,
+    };
+  });
+
 function family(n: number): Family {
   const content: Content = {
     title: `Activity ${n}`,
@@ -110,9 +139,9 @@ function family(n: number): Family {
  * A term of `times` schools side by side, each of 120 learners in four classes, with 40 hand-outs of 44 items for all of
  * them, all answered, half of it marked: 211,200 answers a school.
  */
-export function term(times: number, { learners: many = LEARNERS, handOuts = ALL } = {}): Workspace {
+export function term(times: number, { learners: many = LEARNERS, handOuts = ALL, isAdjusted = false } = {}): Workspace {
   const w = emptyWorkspace() as unknown as { [C in keyof Workspace]: Record<string, Workspace[C][string]> };
-  const families = Array.from({ length: ACTIVITIES }, (_, n) => family(n));
+  const families = Array.from({ length: ACTIVITIES }, (_, n) => (isAdjusted ? adjusted(family(n)) : family(n)));
   for (const f of families) w.families[f.id] = f;
   for (let s = 0; s < times; s++) {
     const learners = Array.from({ length: many }, (_, i): Learner => ({

@@ -127,6 +127,7 @@ export const PLACES = [
       text-decoration: none;
       border-bottom: 3px solid transparent;
       border-top: 3px solid transparent;
+      scroll-margin-inline: 4px;
       white-space: nowrap;
     }
     nav a:focus-visible {

@@ -1,6 +1,6 @@
 import { inject, Injectable, signal } from '@angular/core';
 import type { Evidence, Period } from '@lorvet/core/evidence';
-import { proxy, type Remote, wrap } from 'comlink';
+import { proxy, type Remote, transfer, wrap } from 'comlink';
 import { Clock } from '../platform/clock';
 import type { EvidenceOrder } from '../platform/evidence-desk';
 import type { DocxApi } from '../platform/workers/docx.worker';
@@ -104,7 +104,18 @@ export class EvidenceWork {
       }
       const [only] = files;
       if (only && n === 1) return { blob: blobOf(only.bytes, type), name: only.name };
-      return { blob: blobOf(await api.zip(files), 'application/zip'), name: `${all}.zip` };
+      return {
+        blob: blobOf(
+          await api.zip(
+            transfer(
+              files,
+              files.map((f) => f.bytes.buffer),
+            ),
+          ),
+          'application/zip',
+        ),
+        name: `${all}.zip`,
+      };
     });
   }
 

@@ -5,6 +5,8 @@ import { goSaid, pieceKey } from '@lorvet/core/evidence';
 import { LucideDynamicIcon } from '@lucide/angular';
 import { ButtonDirective } from 'primeng/button';
 import { WorkspaceStore } from '../../store/workspace';
+import { growing } from '../../ui/growing';
+import { Near } from '../../ui/near';
 import { SwatchMark } from '../../ui/swatch';
 import { dayIn } from '../../ui/when';
 import { FolderHere } from './folder-here';
@@ -21,6 +23,10 @@ interface Shown {
   readonly result: string;
 }
 
+/** Adjustments that are drawn at once, and as many as there may be. */
+const FIRST = 2;
+const MOST = 120;
+
 const COUNTS: Readonly<Record<Adjusted['countsAs'], readonly [says: string, tone: string]>> = {
   accommodation: ['accommodation', 'moss'],
   modification: ['modification', 'madder'],
@@ -32,7 +38,7 @@ const COUNTS: Readonly<Record<Adjusted['countsAs'], readonly [says: string, tone
 /** One work in a learner's evidence: what was adjusted in it, why, how it went; each leads back to where it was made. */
 @Component({
   selector: 'lv-work-evidence',
-  imports: [ButtonDirective, LucideDynamicIcon, RouterLink, SidesOf, SwatchMark],
+  imports: [ButtonDirective, LucideDynamicIcon, Near, RouterLink, SidesOf, SwatchMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './work-evidence.html',
   styleUrl: './work-evidence.css',
@@ -61,6 +67,9 @@ export class WorkEvidence {
     const path = ['/bench', this.of().familyId];
     return versionId && this.head()?.versions.some((v) => v.id === versionId) ? [...path, versionId] : path;
   };
+  /** A few with each frame: a long sheet opens at once. */
+  protected readonly drawn = growing(() => this.of().handOutId, FIRST, MOST);
+  protected readonly drawnOnes = computed(() => this.shown().slice(0, this.drawn.budget()));
   protected readonly shown = computed(() => {
     const w = this.of();
     const seen = new Set<Side>();
