@@ -113,7 +113,7 @@ export default tseslint.config(
       'packages/web/src/app/frame.ts',
       'packages/web/src/app/desk/look/*.ts',
       'packages/web/src/app/platform/{bank-search,intake,words}.ts',
-      'packages/web/src/app/platform/storage/{all-rules,bulk,filling}.ts',
+      'packages/web/src/app/platform/storage/{all-rules,bulk,chronicle-store,evidence-source,filling}.ts',
     ],
     rules: { '@typescript-eslint/no-restricted-imports': ['error', { paths: [ZOD, WHOLE_CORE] }] },
   },

@@ -41,13 +41,7 @@ const VIEWS = {
   },
   upkeep: { path: '/bench/rock-pool/upkeep' },
   learners: { path: '/learners', act: (p) => p.getByRole('button', { name: 'Oriel P.' }).click() },
-  groups: {
-    path: '/learners/groups?of=c-heron',
-    act: async (p) => {
-      await p.getByRole('button', { name: 'Propose groups' }).click();
-      await p.getByRole('button', { name: /^Make these/ }).waitFor();
-    },
-  },
+  evidence: { path: '/evidence/of/l-oriel', act: (p) => p.getByText('adjustments').first().waitFor() },
   plan: { path: '/hand-outs/h-bike' },
   'hand-outs': { path: '/hand-outs' },
   desk: {

@@ -8,7 +8,7 @@ import { SELECT } from '../../ui/controls/select';
 import { IconButton } from '../../ui/icon-button';
 import { PictureField } from '../../ui/picture-field';
 import { TypedAhead } from '../../ui/typed-ahead';
-import { FolderHere } from './folder-here';
+import { type FolderHere } from './folder-here';
 import { NotePicture } from './note-picture';
 
 /** What the teacher saw and adds by hand: words, a day, a photograph, and which work it speaks of. */

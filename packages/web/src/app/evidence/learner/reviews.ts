@@ -20,7 +20,7 @@ import { FOLD } from '../../ui/controls/fold';
 import { Propose } from '../../ui/controls/propose';
 import { SELECT } from '../../ui/controls/select';
 import { dayIn } from '../../ui/when';
-import { FolderHere } from './folder-here';
+import { type FolderHere } from './folder-here';
 
 /** Reviews of a learner: the next ones, the one that is being held, and those that were. */
 @Component({

@@ -9,7 +9,7 @@ import { growing } from '../../ui/growing';
 import { Near } from '../../ui/near';
 import { SwatchMark } from '../../ui/swatch';
 import { dayIn } from '../../ui/when';
-import { FolderHere } from './folder-here';
+import { type FolderHere } from './folder-here';
 import { SidesOf } from './sides-of';
 
 interface Shown {
