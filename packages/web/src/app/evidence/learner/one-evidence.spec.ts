@@ -7,7 +7,8 @@ const AT = '2026-11-26T12:00';
 const open = async (learnerId = 'l-oriel') => {
   const place = await DemoPlace.open(OneEvidence, { inputs: { learnerId }, at: AT });
   // It is read from what is kept.
-  for (let i = 0; i < 40 && !place.text.includes('adjustment'); i++) await place.whole();
+  const isThere = () => place.text.includes('adjustment') && !/\d more …/.test(place.text);
+  for (let i = 0; i < 60 && !isThere(); i++) await place.whole();
   return place;
 };
 const folder = (place: DemoPlace<unknown>, id = 'l-oriel') => place.work.folders()[id];
