@@ -27,6 +27,7 @@ const PLACES: Record<string, string> = {
   'letting out': '/marking/h-survey/out',
   'evidence, all': '/evidence',
   'evidence of one': '/evidence/of/l-oriel',
+  'what helps': '/evidence/helps',
   'the record': '/evidence/record',
   keeping: '/keeping',
   'bring in': '/bring-in',

@@ -145,3 +145,20 @@ test('the record says what was done, and where it was changed from outside', asy
   await page.reload();
   await expect(page.getByText(/The chain is broken at entry \d+/)).toBeVisible();
 });
+
+test('charts say in a sentence and a table what they show, and are drawn without colour alone', async ({ page }) => {
+  const errors = watchErrors(page);
+  await openDemo(page, '/evidence/helps');
+  const versions = page.locator('lv-chart').filter({ hasText: 'By version, on the same questions' });
+  await expect(versions.locator('svg.main-svg').first()).toBeVisible();
+  await versions.getByRole('button', { name: /^The numbers/ }).click();
+  // Seven right, 0.67 of 2 points, one not given: 7.335 of 9.
+  await expect(versions.getByRole('row', { name: /^Supported, Oriel 82 % 1 9 49 % to 95 % few/ })).toBeVisible();
+  const dots = versions.locator('.scatterlayer path.point');
+  expect(await dots.count()).toBe(4);
+  // Few are hollow.
+  const fills = await dots.evaluateAll((all) => all.map((e) => getComputedStyle(e).fill));
+  expect(fills.filter((f) => f === 'none' || /, 0\)$/.test(f))).toHaveLength(1);
+  expect(await faults(page)).toEqual([]);
+  expect(errors).toEqual([]);
+});

@@ -15,6 +15,7 @@ export default {
     '^@lorvet/core/demo$': '<rootDir>/../core/src/demo/index.ts',
     '^@lorvet/core/desk$': '<rootDir>/../core/src/desk.ts',
     '^@lorvet/core/evidence$': '<rootDir>/../core/src/evidence.ts',
+    '^@lorvet/core/helps$': '<rootDir>/../core/src/helps.ts',
     '^@lorvet/core/intake$': '<rootDir>/../core/src/intake/index.ts',
     '^@lorvet/core/lists$': '<rootDir>/../core/src/lists.ts',
     '^@lorvet/core/marking$': '<rootDir>/../core/src/marking.ts',

@@ -207,6 +207,11 @@ export const routes: Routes = [
         loadComponent: () => import('./evidence/list/evidence-list').then((m) => m.EvidenceList),
       },
       {
+        path: 'evidence/helps',
+        title: 'What helps – Lorvet',
+        loadComponent: () => import('./evidence/helps/what-helps').then((m) => m.WhatHelps),
+      },
+      {
         path: 'evidence/record',
         title: 'The record – Lorvet',
         loadComponent: () => import('./evidence/record/record-view').then((m) => m.RecordView),

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { booleanAttribute, ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import type { Privacy } from '@lorvet/core/evidence';
 import { DateField } from '../ui/controls/date';
@@ -40,16 +40,18 @@ import { EvidenceWriting } from './writing';
           <lv-date label="From" [value]="choices.own().from" (told)="choices.set({ from: $event })" />
           <lv-date label="Until" [value]="choices.own().until" (told)="choices.set({ until: $event })" />
         }
-        <lv-select label="What is in it" [value]="choices.privacy()" (chosen)="setPrivacy($event)">
-          @for (p of privacies; track p.id) {
-            <lv-option [value]="p.id" [label]="p.name" />
-          }
-        </lv-select>
-        <lv-select label="As" [value]="choices.form()" (chosen)="setForm($event)">
-          @for (f of forms; track f.id) {
-            <lv-option [value]="f.id" [label]="f.name" />
-          }
-        </lv-select>
+        @if (!times()) {
+          <lv-select label="What is in it" [value]="choices.privacy()" (chosen)="setPrivacy($event)">
+            @for (p of privacies; track p.id) {
+              <lv-option [value]="p.id" [label]="p.name" />
+            }
+          </lv-select>
+          <lv-select label="As" [value]="choices.form()" (chosen)="setForm($event)">
+            @for (f of forms; track f.id) {
+              <lv-option [value]="f.id" [label]="f.name" />
+            }
+          </lv-select>
+        }
         <ng-content select="[acts]" />
       </div>
     }
@@ -102,6 +104,8 @@ export class EvidenceHead {
   readonly heading = input.required<string>();
   /** Without time and form: the view is not of one time. */
   readonly bare = input(false);
+  /** Only the time is chosen: nothing is written here. */
+  readonly times = input(false, { transform: booleanAttribute });
   protected readonly choices = inject(EvidenceChoices);
   protected readonly writing = inject(EvidenceWriting);
   protected readonly spans = SPANS;
@@ -109,6 +113,7 @@ export class EvidenceHead {
   protected readonly forms = FORMS;
   protected readonly views = [
     { name: 'Learners', link: '/evidence', exact: true },
+    { name: 'What helps', link: '/evidence/helps', exact: true },
     { name: 'The record', link: '/evidence/record', exact: true },
   ];
 

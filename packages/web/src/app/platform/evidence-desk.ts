@@ -11,6 +11,7 @@ import {
   unnaming,
   withoutNames,
 } from '@lorvet/core/evidence';
+import { DESK_TOOLS } from './desk-tools';
 import type { Boxes } from './storage/boxes';
 import { EvidenceSource } from './storage/evidence-source';
 
@@ -30,29 +31,6 @@ export interface DocumentPicture {
   readonly assetId: string;
   readonly data: Blob;
 }
-
-/** What the tools of the desk are called in a document. */
-const TOOLS: Readonly<Record<string, string>> = {
-  language: 'another language of the desk',
-  letters: 'other letters',
-  size: 'larger letters',
-  spaces: 'more space',
-  colours: 'other colours',
-  ruler: 'reading ruler',
-  alone: 'one question at a time',
-  scroll: 'slower scrolling',
-  plain: 'without pictures',
-  aloud: 'read aloud',
-  parts: 'parts of words',
-  kinds: 'kinds of words',
-  symbols: 'pictures for words',
-  meaning: 'meanings of words',
-  home: 'words in the home language',
-  speak: 'answers by voice',
-  calm: 'without movement',
-  large: 'larger buttons',
-  left: 'buttons on the left',
-};
 
 /** Evidence as documents and files, one order at a time. */
 export class EvidenceDesk {
@@ -138,7 +116,7 @@ export class EvidenceDesk {
       privacy: this.order.privacy,
       home: reportLanguage(this.homes[i] ?? ''),
       day: (iso) => this.form.format(new Date(iso.length === 10 ? `${iso}T12:00:00` : iso)),
-      tools: TOOLS,
+      tools: DESK_TOOLS,
     };
   }
 }

@@ -8,6 +8,8 @@ import type { Period } from '@lorvet/core/evidence';
 import { provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
+import { HelpsWork } from '../evidence/helps/helps-work';
+import { type HelpsAsked, HelpsDesk } from '../platform/helps-desk';
 import { EvidenceWork } from '../evidence/evidence-work';
 import type { Boxes } from '../platform/storage/boxes';
 import { BenchView } from '../bench/bench-view';
@@ -67,6 +69,17 @@ const evidenceOn = (boxes: Boxes) =>
     protected override here() {
       return (generation: string, learnerId: string, period: Period, at: string) =>
         EvidenceDesk.one(boxes, generation, learnerId, period, at);
+    }
+  };
+
+const helpsOn = (boxes: Boxes) =>
+  class extends HelpsWork {
+    protected override here() {
+      return async (generation: string) => {
+        const desk = new HelpsDesk(boxes, generation);
+        const familyIds = await desk.open(() => undefined);
+        return { familyIds, figures: (asked: HelpsAsked) => desk.figures(asked) };
+      };
     }
   };
 
@@ -132,6 +145,7 @@ export class DemoPlace<T> {
         { provide: BOXES, useValue: boxes },
         { provide: BulkWork, useFactory: () => new (bulkOn(new Bulk(boxes)))() },
         { provide: EvidenceWork, useFactory: () => new (evidenceOn(boxes))() },
+        { provide: HelpsWork, useFactory: () => new (helpsOn(boxes))() },
         // Whatever is asked is meant; what was asked is there to be looked at.
         { provide: Ask, useValue: { sure } },
       ],

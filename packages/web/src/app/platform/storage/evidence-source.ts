@@ -3,6 +3,7 @@ import {
   copyIdOf,
   type Family,
   type Frozen,
+  frozenIdsOf,
   type HandOut,
   type HandOutHead,
   holdersOf,
@@ -25,6 +26,7 @@ import {
   withFolder,
 } from '@lorvet/core/evidence';
 import { localDay } from '../local-day';
+import { seenWork, type SeenWork } from '@lorvet/core/helps';
 import type { Boxes } from './boxes';
 import { Generation } from './generation';
 import type { KeptAsset } from './kept-asset';
@@ -97,6 +99,45 @@ export class EvidenceSource {
       out.push(folders ? withFolder(one, await this.read<Folder>('folders', learner.id)) : one);
     }
     return out;
+  }
+
+  /** Submitted works of these learners, as figures look at them, hand-out by hand-out. */
+  async seen(
+    ids: ReadonlySet<string>,
+    tools: Readonly<Record<string, string>>,
+    progress: Progress,
+  ): Promise<SeenWork[]> {
+    const given = this.heads.filter((h) => h.state === 'given' && h.kind === 'work');
+    const out: SeenWork[] = [];
+    let done = 0;
+    for (const head of given) {
+      const here = holdersOf(head).filter((id) => ids.has(id));
+      const handOut = here.length ? await this.read<HandOut>('handOuts', head.id) : undefined;
+      if (handOut) {
+        const frozen: Record<string, Frozen> = {};
+        for (const address of frozenIdsOf(handOut)) {
+          const one = await this.read<Frozen>('frozen', address);
+          if (one) frozen[address] = one;
+        }
+        const of = { handOut, family: await this.family(handOut.familyId), frozen };
+        for (const id of here) {
+          const key = copyIdOf(handOut.id, workKeyOf(handOut, id));
+          const [copy, marking] = await Promise.all([
+            this.read<Copy>('copies', key),
+            this.read<Marking>('markings', key),
+          ]);
+          const one = seenWork(of, { id }, { copy, marking }, localDay, tools);
+          if (one) out.push(one);
+        }
+      }
+      progress(++done, given.length);
+    }
+    return out;
+  }
+
+  /** A family; undefined where it is not here. */
+  async familyOf(id: string): Promise<Family | undefined> {
+    return await this.family(id);
   }
 
   /** The bytes of an asset; undefined where it is not here. */

@@ -14,3 +14,4 @@ export const makeMarkingWorker = none;
 export const makeReportWorker = none;
 export const makeEvidenceWorker = none;
 export const makeDocxWorker = none;
+export const makeHelpsWorker = none;

@@ -19,3 +19,4 @@ export const makeReportWorker = (): Worker =>
 export const makeEvidenceWorker = (): Worker =>
   new Worker(new URL('./evidence.worker', import.meta.url), { type: 'module' });
 export const makeDocxWorker = (): Worker => new Worker(new URL('./docx.worker', import.meta.url), { type: 'module' });
+export const makeHelpsWorker = (): Worker => new Worker(new URL('./helps.worker', import.meta.url), { type: 'module' });

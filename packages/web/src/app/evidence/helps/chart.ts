@@ -1,0 +1,283 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { FOLD } from '../../ui/controls/fold';
+import { Theme } from '../../ui/theme';
+
+/** A row of dots, a line, or bars; `x` and `y` as they stand on the axes. */
+export interface ChartSeries {
+  readonly name: string;
+  readonly x: readonly (string | number)[];
+  readonly y: readonly (string | number)[];
+  /** How far each value may be off, below and above; along the axis of values. */
+  readonly less?: readonly number[];
+  readonly more?: readonly number[];
+  /** Drawn hollow: so few that it says little. */
+  readonly few?: readonly boolean[];
+  readonly text?: readonly string[];
+}
+
+export interface Chart {
+  readonly title: string;
+  /** What it shows, in a sentence. */
+  readonly says: string;
+  readonly is: 'lines' | 'dots' | 'bars' | 'stacked';
+  /** Values run along x, and names down y. */
+  readonly across?: boolean;
+  readonly xTitle: string;
+  readonly yTitle: string;
+  /** Values are shares, and shown in per cent. */
+  readonly percent?: boolean;
+  /** x are days (ISO). */
+  readonly days?: boolean;
+  /** Names in their order, where an axis has names. */
+  readonly order?: readonly string[];
+  /** Lines at values that are aimed at, with their names. */
+  readonly targets?: readonly { readonly at: number | string; readonly axis: 'x' | 'y'; readonly name: string }[];
+  readonly series: readonly ChartSeries[];
+  readonly table: { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] };
+}
+
+/** Told apart without colour: by the form of the dot, the dashes of the line, the pattern of the bar. */
+const SYMBOLS = ['circle', 'square', 'diamond', 'triangle-up', 'cross', 'triangle-down', 'star-square', 'hexagon'];
+const DASHES = ['solid', 'dash', 'dot', 'dashdot', 'longdash', 'longdashdot'];
+const PATTERNS = ['', '/', '.', 'x', '-', '+', '\\', '|'];
+const COLOURS = ['--moss', '--accent', '--ochre', '--madder', '--ink-2'];
+
+/** A chart with the sentence that says what it shows, and its numbers as a table. Plotly comes when the first is drawn. */
+@Component({
+  selector: 'lv-chart',
+  imports: [...FOLD],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>{{ chart().title }}</h2>
+    <p>{{ chart().says }}</p>
+    @if (chart().table.rows.length) {
+      <div #host class="plot" role="img" [attr.aria-label]="chart().title + '. ' + chart().says"></div>
+      @if (failed()) {
+        <p class="small">The drawing could not be shown. Its numbers are below.</p>
+      }
+      <lv-fold [name]="'The numbers: ' + chart().title" [open]="failed()">
+        <ng-template lvFolded>
+          <div class="scroll">
+            <table [attr.aria-label]="chart().title">
+              <thead>
+                <tr>
+                  @for (h of chart().table.head; track $index) {
+                    <th scope="col">{{ h }}</th>
+                  }
+                </tr>
+              </thead>
+              <tbody>
+                @for (r of chart().table.rows; track $index) {
+                  <tr>
+                    @for (c of r; track $index; let first = $first) {
+                      @if (first) {
+                        <th scope="row">{{ c }}</th>
+                      } @else {
+                        <td>{{ c }}</td>
+                      }
+                    }
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+        </ng-template>
+      </lv-fold>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 6px;
+      align-content: start;
+    }
+    h2 {
+      font-size: 17px;
+    }
+    .plot {
+      min-height: 280px;
+    }
+    .scroll {
+      overflow-x: auto;
+    }
+    table {
+      border-collapse: collapse;
+      width: 100%;
+    }
+    th,
+    td {
+      padding: 3px 8px;
+      text-align: start;
+      border-bottom: 1px solid var(--line);
+      font-variant-numeric: tabular-nums;
+      overflow-wrap: anywhere;
+    }
+    tbody th {
+      font-weight: 500;
+    }
+  `,
+})
+export class ChartView {
+  readonly chart = input.required<Chart>();
+  private readonly theme = inject(Theme);
+  private readonly host = viewChild<ElementRef<HTMLElement>>('host');
+  private readonly drawable = signal(false);
+  protected readonly failed = signal(false);
+  private readonly height = computed(() => {
+    const c = this.chart();
+    const names = c.across ? new Set(c.series.flatMap((s) => s.y)).size : 0;
+    return Math.max(280, 90 + names * 34);
+  });
+
+  constructor() {
+    afterNextRender(() => this.drawable.set(true));
+    let drawn: HTMLElement | null = null;
+    let over = false;
+    effect(() => {
+      const [chart, host] = [this.chart(), this.host()?.nativeElement];
+      this.theme.dark();
+      if (!this.drawable() || !host) return;
+      void import('plotly.js-basic-dist-min').then(
+        async ({ default: plotly }) => {
+          if (over || chart !== this.chart()) return;
+          drawn = host;
+          await plotly.newPlot(host, tracesOf(chart, host), layoutOf(chart, host, this.height()), CONFIG);
+        },
+        () => this.failed.set(true),
+      );
+    });
+    inject(DestroyRef).onDestroy(() => {
+      over = true;
+      const host = drawn;
+      if (host) void import('plotly.js-basic-dist-min').then(({ default: plotly }) => plotly.purge(host));
+    });
+  }
+}
+
+const CONFIG = { displayModeBar: false, responsive: true, displaylogo: false };
+const colour = (host: HTMLElement, name: string): string => getComputedStyle(host).getPropertyValue(name).trim();
+
+function tracesOf(chart: Chart, host: HTMLElement): object[] {
+  const paper = colour(host, '--surface');
+  return chart.series.map((s, i) => {
+    const own = colour(host, COLOURS[i % COLOURS.length] ?? '--ink');
+    const off =
+      s.less && s.more
+        ? {
+            [chart.across ? 'error_x' : 'error_y']: {
+              type: 'data',
+              symmetric: false,
+              array: s.more,
+              arrayminus: s.less,
+              color: own,
+              thickness: 1.2,
+            },
+          }
+        : {};
+    const base = {
+      name: s.name,
+      x: s.x,
+      y: s.y,
+      hovertemplate: s.text ? '%{text}<extra></extra>' : undefined,
+      text: s.text,
+      ...off,
+    };
+    if (chart.is === 'bars' || chart.is === 'stacked')
+      return {
+        ...base,
+        type: 'bar',
+        textposition: 'none',
+        orientation: chart.across ? 'h' : 'v',
+        marker: {
+          color: own,
+          line: { color: own, width: 1 },
+          pattern: {
+            shape: PATTERNS[i % PATTERNS.length],
+            fillmode: 'overlay',
+            fgcolor: paper,
+            fgopacity: 1,
+            size: 7,
+            solidity: 0.3,
+          },
+        },
+      };
+    return {
+      ...base,
+      type: 'scatter',
+      mode: chart.is === 'lines' ? 'lines+markers' : 'markers',
+      line: { color: own, dash: DASHES[i % DASHES.length], width: 2 },
+      marker: {
+        size: 10,
+        symbol: s.x.map((_, k) => `${SYMBOLS[i % SYMBOLS.length]}${s.few?.[k] ? '-open' : ''}`),
+        color: own,
+        line: { color: own, width: 1.5 },
+      },
+    };
+  });
+}
+
+function layoutOf(chart: Chart, host: HTMLElement, height: number): object {
+  const [ink, line] = [colour(host, '--ink'), colour(host, '--line')];
+  const percent = chart.percent ? { tickformat: '.0%', range: [0, 1.04] } : {};
+  const values = { ...percent, gridcolor: line, zerolinecolor: line };
+  const names = {
+    gridcolor: line,
+    automargin: true,
+    ...(chart.order ? { type: 'category', categoryorder: 'array', categoryarray: chart.order } : {}),
+  };
+  const days = chart.days ? daysAxis(chart) : {};
+  return {
+    height,
+    font: { family: getComputedStyle(host).fontFamily, size: 13, color: ink },
+    paper_bgcolor: 'rgba(0,0,0,0)',
+    plot_bgcolor: 'rgba(0,0,0,0)',
+    margin: { l: 60, r: 16, t: chart.series.length > 1 ? 44 : 10, b: 48 },
+    barmode: chart.is === 'stacked' ? 'stack' : 'group',
+    showlegend: chart.series.length > 1,
+    legend: { orientation: 'h', x: 0, y: 1.02, yanchor: 'bottom' },
+    xaxis: { title: { text: chart.xTitle }, ...(chart.across ? values : { ...names, ...days }) },
+    yaxis: { title: { text: chart.yTitle }, ...(chart.across ? names : values) },
+    shapes: (chart.targets ?? []).map((t) => ({
+      type: 'line',
+      line: { color: ink, dash: 'dot', width: 1.5 },
+      ...(t.axis === 'y'
+        ? { x0: 0, x1: 1, xref: 'paper', y0: t.at, y1: t.at }
+        : { y0: 0, y1: 1, yref: 'paper', x0: t.at, x1: t.at }),
+    })),
+    annotations: (chart.targets ?? []).map((t) => ({
+      text: t.name,
+      showarrow: false,
+      font: { size: 12, color: ink },
+      ...(t.axis === 'y'
+        ? { x: 1, xref: 'paper', xanchor: 'right', y: t.at, yanchor: 'bottom' }
+        : { y: 1, yref: 'paper', yanchor: 'top', x: t.at, xanchor: 'left' }),
+    })),
+  };
+}
+
+const DAY_MS = 86_400_000;
+/** Days from a week before the first to a week after the last, by name. */
+function daysAxis(chart: Chart): object {
+  const all = [
+    ...chart.series.flatMap((s) => s.x),
+    ...(chart.targets ?? []).flatMap((t) => (t.axis === 'x' ? [t.at] : [])),
+  ];
+  const times = all.map((x) => Date.parse(`${x}T12:00:00Z`)).filter((t) => !Number.isNaN(t));
+  if (!times.length) return {};
+  const at = (ms: number) => new Date(ms).toISOString().slice(0, 10);
+  const range = [at(Math.min(...times) - 7 * DAY_MS), at(Math.max(...times) + 7 * DAY_MS)];
+  return { type: 'date', tickformat: '%-d %b', nticks: 6, range };
+}

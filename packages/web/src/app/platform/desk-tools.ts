@@ -1,0 +1,22 @@
+/** What the tools of the desk are called where it is said what was used. */
+export const DESK_TOOLS: Readonly<Record<string, string>> = {
+  language: 'another language of the desk',
+  letters: 'other letters',
+  size: 'larger letters',
+  spaces: 'more space',
+  colours: 'other colours',
+  ruler: 'reading ruler',
+  alone: 'one question at a time',
+  scroll: 'slower scrolling',
+  plain: 'without pictures',
+  aloud: 'read aloud',
+  parts: 'parts of words',
+  kinds: 'kinds of words',
+  symbols: 'pictures for words',
+  meaning: 'meanings of words',
+  home: 'words in the home language',
+  speak: 'answers by voice',
+  calm: 'without movement',
+  large: 'larger buttons',
+  left: 'buttons on the left',
+};

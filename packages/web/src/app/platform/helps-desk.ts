@@ -1,0 +1,121 @@
+import {
+  byVersion,
+  type Drift,
+  driftOf,
+  type OfItem,
+  itemFigures,
+  itemsOf,
+  latest,
+  measureFamily,
+  type Move,
+  moves,
+  type OfSupport,
+  type OfVersion,
+  overTime,
+  questionNumbers,
+  type SeenWork,
+  type Series,
+  withSupports,
+} from '@lorvet/core/helps';
+import { DESK_TOOLS } from './desk-tools';
+import type { Boxes } from './storage/boxes';
+import { EvidenceSource } from './storage/evidence-source';
+
+/** Of whom, and of which activity, figures are. */
+export interface HelpsAsked {
+  readonly learnerIds: readonly string[];
+  /** Empty for none. */
+  readonly familyId: string;
+  readonly from: string;
+  readonly until: string;
+}
+
+export interface FamilyFigures {
+  readonly title: string;
+  readonly versions: readonly OfVersion[];
+  /** As many of the master's items do all versions have. */
+  readonly common: number;
+  readonly items: readonly (OfItem & { readonly number: number; readonly words: string })[];
+  readonly drift: readonly Drift[];
+  readonly measures: readonly {
+    readonly name: string;
+    readonly words: number;
+    readonly items: number;
+    readonly minutes: number;
+    readonly sentence: number;
+  }[];
+}
+
+export interface HelpsFigures {
+  readonly works: number;
+  readonly objectives: readonly Series[];
+  readonly supports: readonly OfSupport[];
+  readonly moves: readonly Move[];
+  readonly family: FamilyFigures | null;
+}
+
+/** Figures over all that was submitted; what was read is kept for the next question. */
+export class HelpsDesk {
+  private source: EvidenceSource;
+  private works: readonly SeenWork[] = [];
+
+  constructor(boxes: Boxes, generation: string) {
+    this.source = new EvidenceSource(boxes, generation);
+  }
+
+  /** Reads all works; gives the activities that any of them is of. */
+  async open(progress: (done: number, of: number) => void): Promise<string[]> {
+    await this.source.open();
+    const ids = new Set(this.source.all().map((l) => l.id));
+    this.works = await this.source.seen(ids, DESK_TOOLS, progress);
+    return [...new Set(this.works.map((w) => w.familyId))];
+  }
+
+  async figures(asked: HelpsAsked): Promise<HelpsFigures> {
+    const ids = new Set(asked.learnerIds);
+    const works = this.works.filter(
+      (w) => ids.has(w.learnerId) && (!asked.from || w.day >= asked.from) && (!asked.until || w.day <= asked.until),
+    );
+    const objectives = new Map<string, string>();
+    for (const id of new Set(works.map((w) => w.familyId))) {
+      const family = await this.source.familyOf(id);
+      for (const o of family ? latest(family).content.objectives : []) objectives.set(o.id, o.text);
+    }
+    return {
+      works: works.length,
+      objectives: overTime(works, objectives),
+      supports: withSupports(works),
+      moves: moves(works),
+      family: await this.ofFamily(
+        asked.familyId,
+        works.filter((w) => w.familyId === asked.familyId),
+      ),
+    };
+  }
+
+  private async ofFamily(id: string, works: readonly SeenWork[]): Promise<FamilyFigures | null> {
+    const family = id ? await this.source.familyOf(id) : undefined;
+    if (!family) return null;
+    const { content } = latest(family);
+    const numbers = questionNumbers(content.pages);
+    const words = new Map(itemsOf(content).map((i) => [i.id, i.prompt]));
+    const { rows, items } = byVersion(works);
+    const names = new Map(family.versions.map((v) => [v.id, v.name]));
+    return {
+      title: content.title,
+      versions: rows,
+      common: items.length,
+      items: itemFigures(works)
+        .map((i) => ({ ...i, number: numbers.get(i.id) ?? 0, words: words.get(i.id) ?? 'added by a version' }))
+        .sort((a, b) => (a.number || Infinity) - (b.number || Infinity)),
+      drift: driftOf(family),
+      measures: measureFamily(family).map(({ versionId, measures: m }) => ({
+        name: versionId === null ? 'Master' : (names.get(versionId) ?? ''),
+        words: m.words,
+        items: m.items,
+        minutes: m.minutes,
+        sentence: m.readability.wordsPerSentence,
+      })),
+    };
+  }
+}
