@@ -34,11 +34,11 @@ test('what was given is evidence at once: as PDF and DOCX, with every adjustment
   await giveToAnemones(page, 'Mending a puncture');
   await page.getByRole('link', { name: 'Evidence', exact: true }).click();
   // Just given out, it is there.
-  await page.getByRole('link', { name: 'Perran D.' }).click();
+  await page.getByRole('link', { name: 'Perran D.', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Mending a puncture' })).toBeVisible();
   await expect(page.getByText('It was given as it stands for all.')).toBeVisible();
   await page.getByRole('link', { name: 'Learners', exact: true }).last().click();
-  await page.getByRole('link', { name: 'Oriel P.' }).click();
+  await page.getByRole('link', { name: 'Oriel P.', exact: true }).click();
   const given = page.getByRole('region', { name: 'What was given' });
   await expect(given.getByRole('heading', { name: 'Rock-pool survey' })).toBeVisible();
   const sentences = (await given.locator('.sentence').allInnerTexts()).map((s) => s.trim());

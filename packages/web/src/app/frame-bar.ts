@@ -130,6 +130,10 @@ export const PLACES = [
       scroll-margin-inline: 4px;
       white-space: nowrap;
     }
+    /* Scrolled to its end, the last one stands whole also where the width is no whole number. */
+    nav a:last-child {
+      margin-inline-end: 4px;
+    }
     nav a:focus-visible {
       outline-offset: -3px;
     }

@@ -1,9 +1,9 @@
-import { booleanAttribute, ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { RouterLink, RouterLinkActive } from '@angular/router';
+import { booleanAttribute, ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Privacy } from '@lorvet/core/evidence';
 import { DateField } from '../ui/controls/date';
 import { SELECT } from '../ui/controls/select';
 import { ProgressLine } from '../ui/progress';
+import { Ways } from '../ui/ways';
 import { EvidenceChoices, type FormId, FORMS, PRIVACIES } from './choices';
 import { type SpanId, SPANS } from './spans';
 import { EvidenceWriting } from './writing';
@@ -11,23 +11,13 @@ import { EvidenceWriting } from './writing';
 /** The head of each view of evidence: its name, of which time, for whom, as what; and how far writing is. */
 @Component({
   selector: 'lv-evidence-head',
-  imports: [DateField, ProgressLine, RouterLink, RouterLinkActive, ...SELECT],
+  imports: [DateField, ProgressLine, Ways, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row head">
       <h1>{{ heading() }}</h1>
       <ng-content />
-      <nav aria-label="Views of evidence">
-        @for (v of views; track v.name) {
-          <a
-            [routerLink]="v.link"
-            routerLinkActive="on"
-            ariaCurrentWhenActive="page"
-            [routerLinkActiveOptions]="{ exact: v.exact }"
-            >{{ v.name }}</a
-          >
-        }
-      </nav>
+      <lv-ways says="Views of evidence" [ways]="views" />
     </div>
     @if (!bare()) {
       <div class="row choices card">
@@ -55,6 +45,11 @@ import { EvidenceWriting } from './writing';
         <ng-content select="[acts]" />
       </div>
     }
+    @if (!bare() && isTurned()) {
+      <p class="small wrong" role="alert">
+        The first day lies after the last: nothing is between them. Change one of the two.
+      </p>
+    }
     @if (writing.work.busy(); as b) {
       <lv-progress [what]="b.what" [done]="b.done" [of]="b.of" (stopped)="writing.work.stop()" />
     }
@@ -72,31 +67,8 @@ import { EvidenceWriting } from './writing';
     lv-select {
       min-width: 150px;
     }
-    nav {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 2px;
-      margin-left: auto;
-      padding: 2px;
-      border: 1px solid var(--line-strong);
-      border-radius: var(--r);
-      background: var(--surface);
-    }
-    nav a {
-      display: grid;
-      place-items: center;
-      min-height: 30px;
-      padding: 2px 9px;
-      border-radius: calc(var(--r) - 2px);
-      font-weight: 600;
-      text-decoration: none;
-    }
-    nav a:hover {
-      background: var(--sunken);
-    }
-    nav a.on {
-      background: var(--accent-soft);
-      box-shadow: inset 0 -2px 0 var(--accent);
+    .wrong {
+      color: var(--madder);
     }
   `,
 })
@@ -112,10 +84,15 @@ export class EvidenceHead {
   protected readonly privacies = PRIVACIES;
   protected readonly forms = FORMS;
   protected readonly views = [
-    { name: 'Learners', link: '/evidence', exact: true },
-    { name: 'What helps', link: '/evidence/helps', exact: true },
-    { name: 'The record', link: '/evidence/record', exact: true },
+    { name: 'Learners', link: '/evidence' },
+    { name: 'What helps', link: '/evidence/helps' },
+    { name: 'The record', link: '/evidence/record' },
   ];
+
+  protected readonly isTurned = computed(() => {
+    const { from, until } = this.choices.period();
+    return from !== '' && until !== '' && from > until;
+  });
 
   protected setSpan(span: SpanId): void {
     this.choices.setSpan(span);

@@ -50,6 +50,7 @@ describe('what an earlier Lorvet wrote', () => {
     ['backup-5.zip', 4],
     ['backup-6.zip', 4],
     ['backup-7.zip', 4],
+    ['backup-8.zip', 4],
   ])('%s comes in as it was', (name, activities) => {
     const { workspace: w } = readBackup(kept(name));
     expect(titles(w)).toEqual(titles(now).slice(0, activities));

@@ -108,7 +108,9 @@ const COLOURS = ['--moss', '--accent', '--ochre', '--madder', '--ink-2'];
       font-size: 17px;
     }
     .plot {
+      min-width: 0;
       min-height: 280px;
+      overflow: hidden;
     }
     .scroll {
       overflow-x: auto;
@@ -159,15 +161,27 @@ export class ChartView {
         () => this.failed.set(true),
       );
     });
+    // As wide as its place, also where only that changes.
+    const watcher = new ResizeObserver(() => {
+      const host = drawn;
+      if (host)
+        void import('plotly.js-basic-dist-min').then(({ default: plotly }) => !over && plotly.Plots.resize(host));
+    });
+    effect(() => {
+      const host = this.host()?.nativeElement;
+      watcher.disconnect();
+      if (host) watcher.observe(host);
+    });
     inject(DestroyRef).onDestroy(() => {
       over = true;
+      watcher.disconnect();
       const host = drawn;
       if (host) void import('plotly.js-basic-dist-min').then(({ default: plotly }) => plotly.purge(host));
     });
   }
 }
 
-const CONFIG = { displayModeBar: false, responsive: true, displaylogo: false };
+const CONFIG = { displayModeBar: false, displaylogo: false };
 const colour = (host: HTMLElement, name: string): string => getComputedStyle(host).getPropertyValue(name).trim();
 
 function tracesOf(chart: Chart, host: HTMLElement): object[] {
