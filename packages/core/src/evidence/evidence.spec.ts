@@ -177,6 +177,7 @@ describe('without names', () => {
   it('leaves no name of anybody in any evidence of the demo, nor an id that tells one', () => {
     for (const l of learners) {
       const text = JSON.stringify(withoutNames(of(l.id), unnamed(l.id)));
+      expect(text).not.toContain('Penrose');
       for (const other of learners) {
         for (const part of [other.name, other.chosenName, ...other.name.split(' ')].filter((p) => p.length > 2))
           expect(text).not.toMatch(new RegExp(`\\b${part.replace('.', '\\.')}\\b`));

@@ -4,6 +4,8 @@ import type { Evidence } from './evidence';
 /** In place of the learner's name, and of any other learner's. */
 export const THE_LEARNER = 'the learner';
 export const ANOTHER = 'another learner';
+/** Who made an adjustment has a name too. */
+const THE_TEACHER = 'the teacher';
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const wordsOf = (name: string): string[] => name.split(/[\s,]+/).filter(Boolean);
@@ -104,7 +106,7 @@ export function withoutNames(evidence: Evidence, unnamed: Unnamed): Evidence {
         overruled: a.overruled && { ...a.overruled, reason: unnamed(a.overruled.reason) },
         reason: unnamed(a.reason),
         goal: a.goal && { id: id(a.goal.id), text: unnamed(a.goal.text) },
-        author: unnamed(a.author),
+        author: a.author && THE_TEACHER,
       })),
       sides: w.sides.map((s) => ({
         ...s,

@@ -82,7 +82,8 @@ export class EvidenceWork {
     form: FormId,
     scope: Scope,
   ): Promise<Written> {
-    const all = `${fileName(order.title)}-evidence`;
+    // What a class is called says whose it is.
+    const all = order.privacy === 'without names' ? 'evidence' : `${fileName(order.title)}-evidence`;
     const type = TYPES[form];
     if (form === 'csv')
       return { blob: blobOf(await api.csv(), type), name: `${n === 1 ? await api.fileName(0) : all}.csv` };

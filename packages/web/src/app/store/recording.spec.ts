@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { describe, expect, it } from '@jest/globals';
 import { checkedChronicle, type ChroniclePage, emptyResponse } from '@lorvet/core';
 import { RecordView } from '../evidence/record/record-view';
+import { Clock } from '../platform/clock';
 import { BOXES } from '../platform/storage/boxes-token';
 import { ChronicleStore } from '../platform/storage/chronicle-store';
 import { DemoPlace } from '../testing/demo-place';
@@ -56,6 +57,22 @@ describe('the record', () => {
       'undone',
       'undone',
     ]);
+  });
+
+  it('holds a text that is gone on with a while later as changed anew', async () => {
+    const place = await DemoPlace.open(RecordView, { at: AT });
+    const clock = TestBed.inject(Clock);
+    const write = (note: string) =>
+      place.work.dispatch(
+        LearnersActions.cardChanged({ learnerId: 'l-oriel', field: 'note', label: 'card', needs: { note } }),
+      );
+    clock.ms = () => 0;
+    write('a');
+    clock.ms = () => 4 * 60_000;
+    write('ab');
+    clock.ms = () => 10 * 60_000;
+    write('abc');
+    expect(await entries()).toHaveLength(2);
   });
 
   it('names what was given out and taken away', async () => {

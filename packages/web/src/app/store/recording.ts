@@ -13,6 +13,8 @@ import { WorkspaceStore } from './workspace';
 /** What follows from something else, or is only named by it. */
 const SILENT: ReadonlySet<string> = new Set(['assets', 'frozen', 'chronicle']);
 const PAUSE_MS = 150;
+/** A text that is gone on with after that is changed anew. */
+const STROKES_MS = 5 * 60_000;
 
 /** Writes down what the teacher does: once for each thing done, not for each stroke of it. */
 @Injectable({ providedIn: 'root' })
@@ -28,6 +30,7 @@ export class Recording {
   private writing: Promise<void> = Promise.resolve();
   private seen = 0;
   private lastKey: string | undefined;
+  private lastStroke = 0;
   private isOn = false;
 
   start(): void {
@@ -78,8 +81,11 @@ export class Recording {
     const says = (edit.label ?? edit.says)?.(action);
     if (says === undefined) return;
     const key = edit.mergeKey?.(action);
-    // Further strokes of the same text are one thing done.
-    if (key !== undefined && key === this.lastKey) return;
+    // Further strokes of the same text are one thing done; a while later they are another.
+    const now = this.clock.ms();
+    const goesOn = key !== undefined && key === this.lastKey && now - this.lastStroke < STROKES_MS;
+    this.lastStroke = now;
+    if (goesOn) return;
     this.lastKey = key;
     const about = this.aboutOf(told, says);
     this.add({ at, by: 'Teacher', did: edit.did?.(action) ?? 'changed', says: about ? `${says}: ${about}` : says, of });

@@ -166,7 +166,10 @@ export class WhatHelps {
         });
       });
     });
-    inject(DestroyRef).onDestroy(() => this.end());
+    inject(DestroyRef).onDestroy(() => {
+      this.end();
+      this.helps.stop();
+    });
   }
 
   protected read(): void {
