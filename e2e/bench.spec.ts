@@ -115,11 +115,14 @@ test('one answer settles a question for all versions that ask it, or for one alo
   await expect(page.getByText('to decide', { exact: true }).first()).toBeVisible();
   await expect(page.getByText('decided: combined')).toBeVisible();
   await page.keyboard.press('Control+z');
+  await expect(page.getByText('decided: combined')).toHaveCount(0);
   await page.getByRole('checkbox', { name: 'One answer for all 2' }).check();
   await page.getByRole('button', { name: "Keep the version's for all" }).first().click();
   // One sentence was changed on both sides: only what is proposed says both.
+  await expect(page.getByRole('button', { name: /^Take the combination/ })).toHaveCount(1);
   await page.getByRole('button', { name: /^Take the combination/ }).click();
   // And a hint whose question reads otherwise is looked at once.
+  await expect(page.getByRole('button', { name: /^Keep the version's/ })).toHaveCount(1);
   await page.getByRole('button', { name: /^Keep the version's/ }).click();
   await expect(page.getByText('Nothing waits')).toBeVisible();
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();

@@ -29,9 +29,12 @@ export function objectivesChart(f: HelpsFigures, goals: readonly GoalDay[], day:
   return {
     title: 'Results by objective, over time',
     says: last.length
-      ? `${counted(last.length, 'One objective was asked', '{n} objectives were asked')}; in the last work ${there.length} of them ${
-          there.length === 1 ? 'is' : 'are'
-        } at ${percent(MASTERED)} or more.`
+      ? `${counted(last.length, 'One objective was asked', '{n} objectives were asked')}; in the last work ${counted(
+          there.length,
+          'one of them is at {level} or more.',
+          '{n} of them are at {level} or more.',
+          { level: percent(MASTERED) },
+        )}`
       : 'Nothing that is marked was submitted in this time.',
     is: 'lines',
     ...{ xTitle: 'submitted', yTitle: 'reached', percent: true, days: true },
