@@ -12,15 +12,7 @@ export {
 } from './evidence/gather';
 export { type Unnamed, unnaming, withoutNames } from './evidence/without-names';
 export { type DocumentPart, type PrintedDocument } from './formats/evidence/document';
-export {
-  dossier,
-  type DossierOptions,
-  goSaid,
-  overview,
-  periodSaid,
-  type Privacy,
-  summary,
-} from './formats/evidence/dossier';
+export { dossier, type DossierOptions, goSaid, periodSaid, type Privacy, summary } from './formats/evidence/dossier';
 export { evidenceCsv } from './formats/evidence/evidence-csv';
 export {
   emptyFolder,
@@ -39,3 +31,4 @@ export { reportLanguage } from './formats/report/report-words';
 export { filesAsZip } from './formats/files-as-zip';
 export { chronicleCsv } from './formats/evidence/chronicle-csv';
 export { beginReview, cardAfter, reviewChanges, reviewOf } from './evidence/review';
+export { overview } from './formats/evidence/overview';

@@ -5,8 +5,9 @@ import { unnaming, withoutNames } from '../../evidence/without-names';
 import type { Evidence } from '../../evidence/evidence';
 import { evidenceIn } from '../../testing/evidence-of';
 import type { DocumentPart } from './document';
-import { dossier, type DossierOptions, overview } from './dossier';
+import { dossier, type DossierOptions } from './dossier';
 import { evidenceCsv } from './evidence-csv';
+import { overview } from './overview';
 
 const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));
 const oriel = withFolder(evidenceIn(w, 'l-oriel'), w.folders['l-oriel']);

@@ -55,9 +55,9 @@ const VERDICTS: Readonly<Record<Side['verdict'], string>> = {
 
 export const workAnchor = (handOutId: string): string => `work-${handOutId}`;
 
-const words = (text: string): DocumentPart => ({ is: 'words', text });
-const small = (text: string): DocumentPart => ({ is: 'small', text });
-const heading = (level: 1 | 2 | 3, text: string, anchor?: string): DocumentPart =>
+export const words = (text: string): DocumentPart => ({ is: 'words', text });
+export const small = (text: string): DocumentPart => ({ is: 'small', text });
+export const heading = (level: 1 | 2 | 3, text: string, anchor?: string): DocumentPart =>
   anchor === undefined ? { is: 'heading', level, text } : { is: 'heading', level, text, anchor };
 const facts = (all: readonly (readonly [string, string])[]): DocumentPart[] => {
   const known = all.filter(([, value]) => value);
@@ -340,65 +340,3 @@ const signaturesOf = ({ privacy }: DossierOptions): DocumentPart[] => [
     roles: ['Teacher', ...(privacy === 'without names' ? ['Learner'] : ['Learner', 'Family', 'Family']), 'School'],
   },
 ];
-
-/** A class at a glance: for each learner what was given, adjusted, used, and what lacked. */
-export function overview(
-  all: readonly Evidence[],
-  of: { readonly name: string; readonly options: DossierOptions },
-): PrintedDocument {
-  const { options: o } = of;
-  const [first] = all;
-  const title = `What was adjusted in ${of.name}`;
-  const lacking = all.flatMap((e) =>
-    e.supports
-      .filter((s) => s.lacking.length)
-      .map((s) => [e.learner.name, s.what, s.lacking.map((l) => l.title).join(', ')]),
-  );
-  const supports = [...new Set(all.flatMap((e) => e.supports.map((s) => s.what)))].sort();
-  return {
-    ...{ language: 'en', title, foot: title },
-    parts: [
-      { is: 'title', text: title },
-      small(first ? periodSaid(first, o) : ''),
-      words(counted(all.length, '1 learner.', '{n} learners.')),
-      { is: 'contents', text: 'Contents' },
-      heading(1, 'Learners'),
-      {
-        is: 'table',
-        says: 'Adjustments by learner',
-        head: ['Learner', 'Works', 'Adjustments', 'Accom.', 'Modif.', 'Add.', 'To judge', 'Right', 'Supports lacking'],
-        rows: all.map((e) => overviewRow(e)),
-      },
-      heading(1, 'Agreed supports that lacked'),
-      lacking.length
-        ? { is: 'table', says: 'Supports that lacked', head: ['Learner', 'Support', 'Not in'], rows: lacking }
-        : words('Every agreed support that can be told was given each time.'),
-      heading(1, 'By agreed support'),
-      {
-        is: 'facts',
-        facts: supports.map((what) => [
-          what,
-          all
-            .flatMap((e) => e.supports.filter((s) => s.what === what).map((s) => ({ e, s })))
-            .map(
-              ({ e, s }) =>
-                `${e.learner.name} (${s.canTell ? `${s.given.length} of ${s.given.length + s.lacking.length}` : 'cannot be told'})`,
-            )
-            .join(', '),
-        ]),
-      },
-    ],
-  };
-}
-
-function overviewRow(e: Evidence): string[] {
-  const all = e.works.flatMap((w) => w.adjustments);
-  const are = (what: Adjusted['countsAs']) => `${all.filter((a) => a.countsAs === what).length}`;
-  const goes = e.works.flatMap((w) => w.goes.at(-1) ?? []);
-  const [right, of] = [goes.reduce((n, g) => n + g.right, 0), goes.reduce((n, g) => n + g.of, 0)];
-  return [
-    ...[e.learner.name, `${e.works.length}`, `${all.length}`],
-    ...[are('accommodation'), are('modification'), are('addition'), are('to judge')],
-    ...[of ? `${right} of ${of}` : '', `${e.supports.filter((s) => s.lacking.length).length}`],
-  ];
-}

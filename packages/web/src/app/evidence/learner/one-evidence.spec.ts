@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { supportsOn } from '@lorvet/core';
 import { DemoPlace } from '../../testing/demo-place';
+import { ButtonHarness } from '../../testing/harnesses';
 import { OneEvidence } from './one-evidence';
 
 const AT = '2026-11-26T12:00';
@@ -53,6 +54,16 @@ describe('evidence of a learner', () => {
     expect(folder(place, 'l-brannoc')?.notes).toEqual([]);
     await place.undo();
     expect(folder(place, 'l-brannoc')?.notes[0]?.text).toBe('Asked a friend.');
+  });
+
+  it('offers nothing to add to before what was added is read: a press would be written over it', async () => {
+    const place = await open();
+    const part = place.fixture.componentInstance as unknown as { folder: { ready: () => boolean } };
+    expect(part.folder.ready()).toBe(true);
+    part.folder.ready = () => false;
+    place.fixture.componentRef.setInput('learnerId', 'l-brannoc');
+    await place.whole();
+    expect(await place.has(ButtonHarness, 'Observation')).toBe(false);
   });
 
   it('says that a learner is not here', async () => {

@@ -43,7 +43,8 @@ export class OneEvidence {
   protected readonly failed = signal(false);
   protected readonly evidence = computed(() => {
     const e = this.gathered();
-    return e?.learner.id === this.learnerId() ? e : null;
+    // What the teacher added has come too: else a press would be written over it.
+    return e?.learner.id === this.learnerId() && this.folder.ready() ? e : null;
   });
   /** With what the teacher added, as a document has it. */
   private readonly shown = computed(() => {
