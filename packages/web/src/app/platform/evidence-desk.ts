@@ -67,7 +67,7 @@ export class EvidenceDesk {
     await this.source.open();
     const all = await this.source.gather(learnerIds, period, this.at, progress);
     const learners = this.source.all();
-    const unnamed = privacy === 'without names' ? unnaming(learners) : null;
+    const unnamed = privacy === 'without names' ? unnaming(this.source.named()) : null;
     const homes = new Map(learners.map((l) => [l.id, l.needs.comfort?.home ?? '']));
     this.homes = all.map((e) => homes.get(e.learner.id) ?? '');
     this.all = unnamed ? all.map((e, i) => numberedAs(withoutNames(e, unnamed(e.learner.id)), i, all.length)) : all;

@@ -19,6 +19,7 @@ export class Emptying {
     for (const r of list)
       if (r.what === 'hand-out') await this.dropHandOut(r.target);
       else if (r.what === 'activity') await this.dropFamily(r.target);
+      else if (r.what === 'learner') await this.dropFolder(r.learner.id);
     this.store.dispatch(KeepingActions.emptied({ ids: list.map((r) => r.id) }));
     // There may be room now for what could not be kept.
     this.keeper.tryAgain();
@@ -37,6 +38,16 @@ export class Emptying {
         [...gone('copies', copies), ...gone('markings', copies), ...gone('handOuts', [id]), ...gone('states', [id])],
         [],
       );
+    });
+  }
+
+  /** What was added to the evidence of a learner who is let go of. */
+  private async dropFolder(id: string): Promise<void> {
+    await this.parts.during(async (want) => {
+      await want('folders', [id]);
+      const all = this.doc().folders;
+      const folder = Object.hasOwn(all, id) ? all[id] : undefined;
+      if (folder) this.keeper.write([{ kind: 'folders', id, before: folder, after: undefined }]);
     });
   }
 

@@ -9,6 +9,7 @@ import {
   holdersOf,
   type Learner,
   type Marking,
+  type Removed,
   NO_DAYS_OFF,
   type SchoolClass,
   type SchoolDays,
@@ -36,13 +37,14 @@ import { checked, goodOf, readStored } from './stored';
 type Progress = (done: number, of: number) => void;
 
 /** What is read of the small records. */
-const READ: ReadonlySet<Kind> = new Set<Kind>(['learners', 'classes', 'handOutHeads', 'calendars']);
+const READ: ReadonlySet<Kind> = new Set<Kind>(['learners', 'classes', 'handOutHeads', 'calendars', 'removed']);
 
 /** Puts evidence together from what is kept, hand-out by hand-out: of no more than one hand-out is all in memory. */
 export class EvidenceSource {
   private readonly generation: Generation;
   private readonly families = new Map<string, Family | undefined>();
   private learners = new Map<string, Learner>();
+  private readonly gone: Learner[] = [];
   private classes: SchoolClass[] = [];
   private heads: HandOutHead[] = [];
   private schoolDays: SchoolDays = NO_DAYS_OFF;
@@ -60,7 +62,10 @@ export class EvidenceSource {
       const data = goodOf(checked(place.kind, raw))?.data;
       if (data === undefined) continue;
       if (place.kind === 'learners') this.learners.set(place.id, data as Learner);
-      else if (place.kind === 'classes') this.classes.push(data as SchoolClass);
+      else if (place.kind === 'removed') {
+        const removed = data as Removed;
+        if (removed.what === 'learner') this.gone.push(removed.learner);
+      } else if (place.kind === 'classes') this.classes.push(data as SchoolClass);
       else if (place.kind === 'handOutHeads') this.heads.push(data as HandOutHead);
       else if (place.kind === 'calendars' && place.id === SCHOOL_ID) this.schoolDays = data as SchoolDays;
     }
@@ -70,8 +75,9 @@ export class EvidenceSource {
     return [...this.learners.values()];
   }
 
-  classNames(): readonly SchoolClass[] {
-    return this.classes;
+  /** All whose names may stand in what was written: also those who were removed and wait. */
+  named(): readonly Learner[] {
+    return [...this.learners.values(), ...this.gone];
   }
 
   /** Evidence of these learners, with what the teacher added (`folders`), in their order; who is not here is left out. */
