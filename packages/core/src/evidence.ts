@@ -14,6 +14,7 @@ export { type Unnamed, unnaming, withoutNames } from './evidence/without-names';
 export { type DocumentPart, type PrintedDocument } from './formats/evidence/document';
 export { dossier, type DossierOptions, goSaid, periodSaid, type Privacy, summary } from './formats/evidence/dossier';
 export { evidenceCsv } from './formats/evidence/evidence-csv';
+export { type Dismissed } from './evidence/dismissed';
 export {
   emptyFolder,
   type Folder,
@@ -32,3 +33,13 @@ export { filesAsZip } from './formats/files-as-zip';
 export { chronicleCsv } from './formats/evidence/chronicle-csv';
 export { beginReview, cardAfter, reviewChanges, reviewOf } from './evidence/review';
 export { overview } from './formats/evidence/overview';
+export {
+  type BlockWay,
+  type HadIt,
+  wayOf,
+  type WayGiven,
+  type WayHandOut,
+  type WayStep,
+  type WayVersion,
+} from './lineage/way';
+export { ifChanged, type WouldBe, type WouldFollow } from './lineage/if-changed';

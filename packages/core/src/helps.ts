@@ -3,6 +3,7 @@ export { type Drift, driftOf } from './helps/drift';
 export {
   byVersion,
   FEW,
+  goalsOverTime,
   itemFigures,
   type Move,
   moves,
@@ -19,3 +20,5 @@ export { measureFamily } from './measure/measure';
 export { itemsOf } from './activity/activity';
 export { questionNumbers } from './activity/numbering';
 export { latest } from './activity/family';
+export { type HelpSuggestion, helpSuggestions } from './helps/suggestions';
+export { takeUp, type TakenUp } from './helps/take-up';

@@ -12,6 +12,7 @@ import type { Phrase } from '../work/phrase';
 import type { Asset, Workspace } from '../workspace';
 import { type Clock, clockAt } from './build';
 import { puncture, rightBus } from './bus-and-bike';
+import { earlierWork, shoreWords } from './earlier';
 import { foldersAt } from './folders';
 import { CLASSES, peopleAt } from './people';
 import { busTiers } from './bus-tiers';
@@ -148,6 +149,8 @@ export function demoWorkspace(nowMs: number): Workspace {
   };
   const onBus = giveOut(busPlan, bus, people, clock.iso(-1));
   const atMarket = giveOut(marketPlan, quayMarket, people, clock.iso(-1, 7));
+  const words = shoreWords(clock);
+  const earlier = earlierWork(words, people, clock);
   const copies = copiesOf(given.handOut, clock);
   const byId = <T extends { id: string }>(list: readonly T[]) => Object.fromEntries(list.map((x) => [x.id, x]));
   return {
@@ -156,14 +159,18 @@ export function demoWorkspace(nowMs: number): Workspace {
       bus,
       bike,
       personalPacket(quayMarket, [firstPool, bike], clock),
+      words,
     ]),
     ...who,
     rosters: {},
     calendars: byId([schoolDaysAt(clock)]),
-    handOuts: byId([given.handOut, onBus.handOut, atMarket.handOut, bikePlan]),
-    frozen: byId([...given.frozen, ...onBus.frozen, ...atMarket.frozen]),
-    copies: byId(copies),
-    markings: byId(markingsOf(copies, clock).map((m) => withReleased(m, copies, given.handOut, byId(given.frozen)))),
+    handOuts: byId([given.handOut, onBus.handOut, atMarket.handOut, bikePlan, ...earlier.handOuts]),
+    frozen: byId([...given.frozen, ...onBus.frozen, ...atMarket.frozen, ...earlier.frozen]),
+    copies: byId([...copies, ...earlier.copies]),
+    markings: byId([
+      ...markingsOf(copies, clock).map((m) => withReleased(m, copies, given.handOut, byId(given.frozen))),
+      ...earlier.markings,
+    ]),
     assets: byId(assets),
     templates: {},
     objectives: {},

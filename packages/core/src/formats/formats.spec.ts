@@ -70,7 +70,8 @@ describe('backup', () => {
     );
     expect(twice.details.join()).toMatch(/its id is there twice/);
     const missing = problem(() => readBackup(changed('copies/0001.json', () => null)));
-    expect(missing.details.join()).toMatch(/copies: 0 records, where the manifest counts 13/);
+    const there = Object.keys(workspace.copies).length;
+    expect(missing.details.join()).toContain(`copies: 0 records, where the manifest counts ${there}`);
     const other = problem(() => readBackup(changedBytes((name) => name.startsWith('assets/'), strToU8('<svg/>'))));
     expect(other.details.join()).toMatch(/assets, record 1: “rock-pool.svg” is not what it was/);
   });

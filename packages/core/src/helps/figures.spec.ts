@@ -1,9 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoWorkspace } from '../demo/index';
 import type { HandOut } from '../assign/hand-out';
+import { shareAimedAt } from '../learners/learner';
 import { copyIdOf } from '../work/copy';
 import { driftOf } from './drift';
-import { byVersion, correlation, itemFigures, moves, overTime, shareOf, withSupports } from './figures';
+import { byVersion, correlation, goalsOverTime, itemFigures, moves, overTime, shareOf, withSupports } from './figures';
 import { type SeenItem, seenWork, type SeenWork } from './seen';
 
 const item = (id: string, share: number, more: Partial<SeenItem> = {}): SeenItem => ({
@@ -20,7 +21,7 @@ const work = (learnerId: string, items: SeenItem[], more: Partial<SeenWork> = {}
     versionName: 'Core',
     day: '2026-10-01',
   },
-  ...{ supports: [], items },
+  ...{ supports: [], helps: [], goalIds: [], items },
   ...more,
 });
 
@@ -115,6 +116,27 @@ describe('figures, against what was reckoned by hand', () => {
     ]);
     expect(moves(all)).toMatchObject([
       { learnerId: 'a', moved: true, steps: [{ name: 'Supported' }, { name: 'Supported' }, { name: 'Core' }] },
+    ]);
+  });
+
+  it('follows a goal through the works that served it, to what it aims at', () => {
+    const all = [
+      work('a', [item('q1', 1), item('q2', 0.5)], { goalIds: ['g'] }),
+      work('a', [item('q1', 1)], { handOutId: 'h2', day: '2026-11-01' }),
+      work('a', [item('q1', 0)], { handOutId: 'h3', day: '2026-11-08', goalIds: ['g', 'of another'] }),
+    ];
+    const [goal, ...others] = goalsOverTime(all, new Map([['g', 'Finds facts']]));
+    expect(others).toEqual([]);
+    expect(goal?.points.map((p) => [p.x, p.share])).toEqual([
+      ['2026-10-01', 0.75],
+      ['2026-11-08', 0],
+    ]);
+    const aims = (target: number | null, measure: string) => shareAimedAt({ target, measure });
+    expect([aims(3, 'facts found, of 4'), aims(80, '% of words'), aims(3, 'pages'), aims(5, 'of 4')]).toEqual([
+      0.75,
+      0.8,
+      undefined,
+      undefined,
     ]);
   });
 

@@ -62,23 +62,46 @@ export interface Series {
   readonly points: readonly ({ readonly x: string; readonly title: string } & Share)[];
 }
 
-/** Results by objective over time, a point for each hand-out in which the objective was asked; the earliest first. */
+/**
+ * Results by objective over time, a point for each hand-out in which the objective was asked; the earliest first. Objectives
+ * of several activities are the same where their words are.
+ */
 export function overTime(works: readonly SeenWork[], objectives: ReadonlyMap<Id, string>): Series[] {
+  const said = (id: Id) => objectives.get(id) ?? 'An objective that is not here any more';
+  return seriesOf(
+    works,
+    (w) => w.items.flatMap((i) => (i.objectiveId ? [[said(i.objectiveId), i.share] as const] : [])),
+    (words) => words,
+  );
+}
+
+/** Results of the works that served a goal, by goal. */
+export const goalsOverTime = (works: readonly SeenWork[], goals: ReadonlyMap<Id, string>): Series[] =>
+  seriesOf(
+    works,
+    (w) => w.goalIds.filter((id) => goals.has(id)).flatMap((id) => w.items.map((i) => [id, i.share] as const)),
+    (id) => goals.get(id) ?? '',
+  );
+
+function seriesOf(
+  works: readonly SeenWork[],
+  valuesOf: (w: SeenWork) => readonly (readonly [id: Id, share: number])[],
+  nameOf: (id: Id) => string,
+): Series[] {
   const by = new Map<Id, Map<string, { day: string; title: string; values: number[] }>>();
   for (const w of works)
-    for (const i of w.items) {
-      if (!i.objectiveId) continue;
-      const points = by.get(i.objectiveId) ?? new Map<string, { day: string; title: string; values: number[] }>();
-      by.set(i.objectiveId, points);
+    for (const [id, share] of valuesOf(w)) {
+      const points = by.get(id) ?? new Map<string, { day: string; title: string; values: number[] }>();
+      by.set(id, points);
       const point = points.get(w.handOutId) ?? { day: w.day, title: w.title, values: [] };
       points.set(w.handOutId, point);
       if (w.day < point.day) point.day = w.day;
-      point.values.push(i.share);
+      point.values.push(share);
     }
   return [...by]
     .map(([id, points]) => ({
       id,
-      name: objectives.get(id) ?? 'An objective that is not here any more',
+      name: nameOf(id),
       points: [...points.values()]
         .sort((a, b) => a.day.localeCompare(b.day))
         .map((p) => ({ x: p.day, title: p.title, ...shareOf(p.values) })),

@@ -30,11 +30,18 @@ export interface SeenWork {
   readonly day: string;
   /** Kinds of adjustment that were in force, in words, and tools of the desk that were used. */
   readonly supports: readonly string[];
+  /** Kinds of adjustment in force that help with the task itself: what may be faded. */
+  readonly helps: readonly string[];
+  /** Goals that anything in force served. */
+  readonly goalIds: readonly Id[];
   readonly items: readonly SeenItem[];
 }
 
-const labelOf = (kind: string): string =>
-  Object.hasOwn(adjustmentKinds, kind) ? adjustmentKinds[kind as keyof typeof adjustmentKinds].label.toLowerCase() : '';
+const kindOf = (kind: string) =>
+  Object.hasOwn(adjustmentKinds, kind) ? adjustmentKinds[kind as keyof typeof adjustmentKinds] : undefined;
+const labelOf = (kind: string): string => kindOf(kind)?.label.toLowerCase() ?? '';
+/** Help with the task can be faded; how it is shown and answered is access, and is not. */
+const isHelp = (kind: string): boolean => kindOf(kind)?.category === 'support';
 
 /** A submitted work; undefined where nothing of it was submitted, or none of its questions is marked. */
 export function seenWork(
@@ -71,14 +78,16 @@ export function seenWork(
           ],
   );
   if (!items.length) return undefined;
-  const kinds = (frozen.record?.adjustments ?? []).filter((d) => d.status === 'applied').map((d) => labelOf(d.kind));
+  const inForce = (frozen.record?.adjustments ?? []).filter((d) => d.status === 'applied');
   const used = Object.entries(done.copy?.used ?? {}).flatMap(([t, u]) =>
     u.times && Object.hasOwn(tools, t) ? [`${tools[t]} (at the desk)`] : [],
   );
   return {
     ...{ learnerId: learner.id, handOutId: handOut.id, title: handOut.title, familyId: handOut.familyId },
     ...{ versionId: frozen.versionId, versionName: frozen.versionName, day: dayOf(go.submittedAt) },
-    supports: [...new Set([...kinds, ...used])].filter(Boolean),
+    supports: [...new Set([...inForce.map((d) => labelOf(d.kind)), ...used])].filter(Boolean),
+    helps: [...new Set(inForce.map((d) => d.kind))].filter(isHelp),
+    goalIds: [...new Set(inForce.flatMap((d) => d.goal?.id ?? []))],
     items,
   };
 }

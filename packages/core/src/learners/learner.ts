@@ -21,6 +21,12 @@ export const goalSchema = z.object({
 });
 export type Goal = z.infer<typeof goalSchema>;
 
+/** How much of a goal is aimed at, from 0 to 1, where its measure says of how many: 3 of “facts found, of 4” is 0.75. */
+export function shareAimedAt({ target, measure }: Pick<Goal, 'target' | 'measure'>): number | undefined {
+  const of = Number(/\bof (\d{1,5})\b/.exec(measure)?.[1] ?? (measure.includes('%') ? 100 : 0));
+  return target !== null && of >= target && of > 0 ? target / of : undefined;
+}
+
 /** The parts of a needs card that may be for others to see too. */
 export const CARD_PARTS = [
   'levels',

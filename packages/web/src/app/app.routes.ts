@@ -212,6 +212,11 @@ export const routes: Routes = [
         loadComponent: () => import('./evidence/helps/what-helps').then((m) => m.WhatHelps),
       },
       {
+        path: 'evidence/suggestions',
+        title: 'Suggestions – Lorvet',
+        loadComponent: () => import('./evidence/suggestions/suggestions').then((m) => m.Suggestions),
+      },
+      {
         path: 'evidence/record',
         title: 'The record – Lorvet',
         loadComponent: () => import('./evidence/record/record-view').then((m) => m.RecordView),

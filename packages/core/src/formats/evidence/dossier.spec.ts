@@ -27,9 +27,9 @@ describe('evidence as a document', () => {
   it('names every adjustment with both forms, the supports with where they are, what was added, and who signs', () => {
     const { parts, title } = dossier(oriel, options);
     expect(title).toBe('What was adjusted for Oriel P.');
-    for (const a of oriel.works[0]?.adjustments ?? [])
+    for (const a of oriel.works.flatMap((x) => x.adjustments))
       expect(all(parts)).toContain(JSON.stringify(a.sentence).slice(1, -1));
-    expect(parts.filter((p) => p.is === 'sides')).toHaveLength(oriel.works[0]?.sides.length ?? -1);
+    expect(parts.filter((p) => p.is === 'sides')).toHaveLength(oriel.works.flatMap((x) => x.sides).length);
     const index = parts.find((p) => p.is === 'index');
     const places = index?.is === 'index' ? index.entries.flatMap((e) => e.at.map((x) => x.anchor)) : [];
     // Each place of the index is one that there is.
@@ -111,7 +111,7 @@ describe('evidence as a table', () => {
   });
 
   it('leaves out what the teacher leaves out', () => {
-    const [a] = oriel.works[0]?.adjustments ?? [];
+    const [a] = oriel.works.find((x) => x.handOutId === 'h-survey')?.adjustments ?? [];
     const folder = { ...w.folders['l-oriel'], id: 'l-oriel', notes: [], reviews: [], stressed: [] };
     const out = withFolder(oriel, { ...folder, leftOut: [pieceKey('h-survey', a?.adjustmentId)] });
     expect(evidenceCsv([out])).not.toContain(a?.sentence.slice(0, 30) ?? '?');

@@ -86,6 +86,7 @@ export class EvidenceHead {
   protected readonly views = [
     { name: 'Learners', link: '/evidence' },
     { name: 'What helps', link: '/evidence/helps' },
+    { name: 'Suggestions', link: '/evidence/suggestions' },
     { name: 'The record', link: '/evidence/record' },
   ];
 

@@ -36,14 +36,14 @@ describe('keeping', () => {
 
   it('a backup that was read changes nothing before it is said; then one undo brings back what was', async () => {
     await choose(writeBackup(small, '2026-11-20T08:00:00.000Z'));
-    expect(heads()).toHaveLength(4);
+    expect(heads()).toHaveLength(5);
     expect(place.text).toContain('0 activities, 1 learner');
     await place.press('Restore it');
     expect(heads()).toEqual([]);
     expect(Object.keys(place.work.doc().learners)).toEqual(['l-jory']);
     expect(place.text).toContain('Everything that was here before');
     await place.undo();
-    expect(heads()).toHaveLength(4);
+    expect(heads()).toHaveLength(5);
     expect(Object.keys(place.work.doc().learners)).toHaveLength(23);
     await place.redo();
     expect(heads()).toEqual([]);
@@ -58,19 +58,19 @@ describe('keeping', () => {
     await choose(writeBackup(small, ''));
     expect(place.text).not.toContain('cannot be restored');
     expect(await place.has(ButtonHarness, 'Restore it')).toBe(true);
-    expect(heads()).toHaveLength(4);
+    expect(heads()).toHaveLength(5);
   });
 
   it('emptying everything asks for a word, and puts it away where it comes back from', async () => {
     await place.press('Start empty');
-    expect(heads()).toHaveLength(4);
+    expect(heads()).toHaveLength(5);
     expect(await (await place.button('Put all away and start empty')).isDisabled()).toBe(true);
     await place.write(/^Type/, 'Empty');
     await place.send(/^Type/);
     expect(heads()).toEqual([]);
-    expect(place.text).toContain('4 activities, 23 learners, 4 hand-outs, 13 pieces of work');
-    await place.press(/^Put back 4 activities/);
-    expect(heads()).toHaveLength(4);
+    expect(place.text).toContain('5 activities, 23 learners, 7 hand-outs, 53 pieces of work');
+    await place.press(/^Put back 5 activities/);
+    expect(heads()).toHaveLength(5);
   });
 });
 

@@ -2,7 +2,10 @@ import {
   byVersion,
   type Drift,
   driftOf,
+  type HelpSuggestion,
+  helpSuggestions,
   type OfItem,
+  goalsOverTime,
   itemFigures,
   itemsOf,
   latest,
@@ -17,6 +20,7 @@ import {
   type Series,
   withSupports,
 } from '@lorvet/core/helps';
+import type { Family } from '@lorvet/core';
 import { DESK_TOOLS } from './desk-tools';
 import type { Boxes } from './storage/boxes';
 import { EvidenceSource } from './storage/evidence-source';
@@ -49,6 +53,8 @@ export interface FamilyFigures {
 export interface HelpsFigures {
   readonly works: number;
   readonly objectives: readonly Series[];
+  /** Of one learner alone: works that served a goal of theirs. */
+  readonly goals: readonly Series[];
   readonly supports: readonly OfSupport[];
   readonly moves: readonly Move[];
   readonly family: FamilyFigures | null;
@@ -84,6 +90,7 @@ export class HelpsDesk {
     return {
       works: works.length,
       objectives: overTime(works, objectives),
+      goals: goalsOverTime(works, this.goalsOf(asked.learnerIds)),
       supports: withSupports(works),
       moves: moves(works),
       family: await this.ofFamily(
@@ -91,6 +98,23 @@ export class HelpsDesk {
         works.filter((w) => w.familyId === asked.familyId),
       ),
     };
+  }
+
+  /** What could be done, with reasons, on a day (ISO). */
+  async suggestions(today: string): Promise<HelpSuggestion[]> {
+    const families = new Map<string, Family>();
+    for (const id of new Set(this.works.map((w) => w.familyId))) {
+      const family = await this.source.familyOf(id);
+      if (family) families.set(id, family);
+    }
+    const drift = new Map([...families].map(([id, f]) => [id, driftOf(f)]));
+    return helpSuggestions({ works: this.works, learners: this.source.all(), families, drift, today });
+  }
+
+  private goalsOf(learnerIds: readonly string[]): ReadonlyMap<string, string> {
+    const [only, another] = learnerIds;
+    const learner = another === undefined ? this.source.all().find((l) => l.id === only) : undefined;
+    return new Map(learner?.needs.goals.map((g) => [g.id, g.text]));
   }
 
   private async ofFamily(id: string, works: readonly SeenWork[]): Promise<FamilyFigures | null> {

@@ -131,7 +131,7 @@ describe('a new master that has no title', () => {
     const title = await begun.field('Title');
     expect(await title.isFocused()).toBe(true);
     expect([await title.isWrong(), begun.text.includes('A title is needed.')]).toEqual([true, true]);
-    expect(begun.work.familyHeads()).toHaveLength(4);
+    expect(begun.work.familyHeads()).toHaveLength(5);
     await begun.write('Title', 'Tides of the bay');
     expect([await title.isWrong(), begun.text.includes('is needed')]).toEqual([false, false]);
     await begun.press('Open it on the Bench');

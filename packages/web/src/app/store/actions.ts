@@ -27,7 +27,8 @@ import type {
   UpkeepEntry,
   Version,
 } from '@lorvet/core';
-import type { Folder, Review } from '@lorvet/core/evidence';
+import type { Dismissed, Folder, Review } from '@lorvet/core/evidence';
+import type { TakenUp } from '@lorvet/core/helps';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { Arrival } from '../platform/storage/keeper';
 import type { KeptAsset } from '../platform/storage/kept-asset';
@@ -210,10 +211,14 @@ export const MarkingActions = createActionGroup({
 export const EvidenceActions = createActionGroup({
   source: 'Evidence',
   events: {
-    /** What the teacher adds to a learner's evidence, stresses or leaves out. */
     /** A review is held: the card as it is after it, and its history, in one step. */
     'Review held': props<{ learnerId: Id; review: Review; needs: Pick<NeedsCard, 'supports' | 'goals'> }>(),
+    /** What the teacher adds to a learner's evidence, stresses or leaves out. */
     'Folder changed': props<{ learnerId: Id; patch: Partial<Omit<Folder, 'id'>>; label: string; mergeKey?: string }>(),
+    /** A suggestion was taken up, with what that makes, or dismissed: it does not come again. */
+    'Suggestion answered': props<{ answer: Dismissed; made: TakenUp | null; label: string }>(),
+    /** An answered suggestion may come again. */
+    'Suggestion reopened': props<{ id: Id }>(),
   },
 });
 

@@ -76,7 +76,7 @@ describe('a page that was opened at the desk', () => {
     const copies = tab.work.copies();
     await tab.sync.openAll();
     expect(Object.keys(tab.work.doc().learners)).toHaveLength(22);
-    expect(tab.work.familyHeads()).toHaveLength(4);
+    expect(tab.work.familyHeads()).toHaveLength(5);
     expect(tab.get(Asides).all()).toMatchObject([{ key: 'learners/l-jory' }]);
     expect(tab.work.copies()).toBe(copies);
     const heads = tab.work.familyHeads();

@@ -356,6 +356,28 @@ export const EDITS: ReadonlyMap<string, Edit> = new Map([
     },
     label: () => 'hold a review',
   }),
+  edit(EvidenceActions.suggestionAnswered, {
+    did: () => 'decided',
+    run: (doc, { answer, made }) => {
+      put(doc, 'dismissed', answer);
+      if (made?.made === 'version')
+        changeFamily(doc, made.familyId, (f) => ({ ...f, versions: [...f.versions, made.version] }));
+      else if (made?.made === 'plan') put(doc, 'handOuts', made.handOut);
+      else if (made)
+        put(doc, 'folders', {
+          ...emptyFolder(made.learnerId),
+          ...plain(doc).folders[made.learnerId],
+          held: made.held,
+        });
+    },
+    label: (a) => a.label,
+  }),
+  edit(EvidenceActions.suggestionReopened, {
+    run: (doc, { id }) => {
+      delete doc.dismissed[id];
+    },
+    label: () => 'bring a suggestion back',
+  }),
   edit(MarkingActions.phraseSaved, {
     run: (doc, { phrase }) => put(doc, 'phrases', phrase),
     label: () => 'phrase',

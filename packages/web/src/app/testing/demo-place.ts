@@ -8,7 +8,7 @@ import type { Period } from '@lorvet/core/evidence';
 import { provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
-import { HelpsWork } from '../evidence/helps/helps-work';
+import { HelpsWork } from '../evidence/helps-work';
 import { type HelpsAsked, HelpsDesk } from '../platform/helps-desk';
 import { EvidenceWork } from '../evidence/evidence-work';
 import type { Boxes } from '../platform/storage/boxes';
@@ -78,7 +78,11 @@ const helpsOn = (boxes: Boxes) =>
       return async (generation: string) => {
         const desk = new HelpsDesk(boxes, generation);
         const familyIds = await desk.open(() => undefined);
-        return { familyIds, figures: (asked: HelpsAsked) => desk.figures(asked) };
+        return {
+          familyIds,
+          figures: (asked: HelpsAsked) => desk.figures(asked),
+          suggestions: (today: string) => desk.suggestions(today),
+        };
       };
     }
   };

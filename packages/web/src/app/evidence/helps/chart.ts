@@ -43,7 +43,13 @@ export interface Chart {
   /** Names in their order, where an axis has names. */
   readonly order?: readonly string[];
   /** Lines at values that are aimed at, with their names. */
-  readonly targets?: readonly { readonly at: number | string; readonly axis: 'x' | 'y'; readonly name: string }[];
+  readonly targets?: readonly {
+    readonly at: number | string;
+    readonly axis: 'x' | 'y';
+    readonly name: string;
+    /** Named below its line: another one runs close above. */
+    readonly below?: boolean;
+  }[];
   readonly series: readonly ChartSeries[];
   readonly table: { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] };
 }
@@ -253,12 +259,13 @@ function layoutOf(chart: Chart, host: HTMLElement, height: number): object {
     ...(chart.order ? { type: 'category', categoryorder: 'array', categoryarray: chart.order } : {}),
   };
   const days = chart.days ? daysAxis(chart) : {};
+  const isAimed = (chart.targets ?? []).some((t) => t.axis === 'y');
   return {
     height,
     font: { family: getComputedStyle(host).fontFamily, size: 13, color: ink },
     paper_bgcolor: 'rgba(0,0,0,0)',
     plot_bgcolor: 'rgba(0,0,0,0)',
-    margin: { l: 60, r: 16, t: chart.series.length > 1 ? 44 : 10, b: 48 },
+    margin: { l: 60, r: isAimed ? 84 : 16, t: chart.series.length > 1 ? 44 : 10, b: 48 },
     barmode: chart.is === 'stacked' ? 'stack' : 'group',
     showlegend: chart.series.length > 1,
     legend: { orientation: 'h', x: 0, y: 1.02, yanchor: 'bottom' },
@@ -272,11 +279,15 @@ function layoutOf(chart: Chart, host: HTMLElement, height: number): object {
         : { y0: 0, y1: 1, yref: 'paper', x0: t.at, x1: t.at }),
     })),
     annotations: (chart.targets ?? []).map((t) => ({
-      text: t.name,
+      text: t.axis === 'y' ? t.name.replace(', ', ',<br>') : t.name,
       showarrow: false,
       font: { size: 12, color: ink },
       ...(t.axis === 'y'
-        ? { x: 1, xref: 'paper', xanchor: 'right', y: t.at, yanchor: 'bottom' }
+        ? {
+            // Beside the plot, where no dot can lie under it.
+            ...{ x: 1, xref: 'paper', xanchor: 'left', xshift: 4, align: 'left' },
+            ...{ y: t.at, yanchor: t.below ? 'top' : 'bottom', yshift: t.below ? -2 : 2 },
+          }
         : { y: 1, yref: 'paper', yanchor: 'top', x: t.at, xanchor: 'left' }),
     })),
   };

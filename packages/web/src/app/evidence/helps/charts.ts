@@ -16,10 +16,16 @@ const off = (all: readonly { readonly share: number; readonly low: number; reado
   more: all.map((s) => s.high - s.share),
 });
 
-/** Goals with the day by which: lines in the chart over time. */
-export type GoalDay = { readonly by: string; readonly text: string };
+/** Goals with the day by which, and how much of them is aimed at: lines in the chart over time. */
+export interface GoalLine {
+  readonly by: string;
+  readonly text: string;
+  /** From 0 to 1; undefined where it is not said. */
+  readonly aim: number | undefined;
+}
 
-export function objectivesChart(f: HelpsFigures, goals: readonly GoalDay[], day: (iso: string) => string): Chart {
+export function objectivesChart(f: HelpsFigures, goals: readonly GoalLine[], day: (iso: string) => string): Chart {
+  const served = f.goals.map((g) => ({ ...g, name: `Goal: ${g.name}` }));
   const asked = f.objectives.filter((o) => o.points.length);
   const last = asked.flatMap((o) => {
     const p = o.points.at(-1);
@@ -34,15 +40,18 @@ export function objectivesChart(f: HelpsFigures, goals: readonly GoalDay[], day:
           'one of them is at {level} or more.',
           '{n} of them are at {level} or more.',
           { level: percent(MASTERED) },
-        )}`
+        )}${aims(f, goals)}`
       : 'Nothing that is marked was submitted in this time.',
     is: 'lines',
     ...{ xTitle: 'submitted', yTitle: 'reached', percent: true, days: true },
     targets: [
       { axis: 'y', at: MASTERED, name: `mastered, ${percent(MASTERED)}` },
-      ...goals.map((g) => ({ axis: 'x' as const, at: g.by, name: `goal by ${day(g.by)}` })),
+      ...goals.flatMap((g) =>
+        g.aim === undefined ? [] : [{ axis: 'y' as const, at: g.aim, name: `goal, ${percent(g.aim)}`, below: true }],
+      ),
+      ...goals.flatMap((g) => (g.by ? [{ axis: 'x' as const, at: g.by, name: `goal by ${day(g.by)}` }] : [])),
     ],
-    series: asked.map((o) => ({
+    series: [...asked, ...served].map((o) => ({
       name: o.name.slice(0, 60),
       x: o.points.map((p) => p.x),
       y: o.points.map((p) => p.share),
@@ -52,11 +61,22 @@ export function objectivesChart(f: HelpsFigures, goals: readonly GoalDay[], day:
     })),
     table: {
       head: ['Objective', 'Work', 'Day', 'Reached', 'Answers', 'Between', ''],
-      rows: asked.flatMap((o) =>
+      rows: [...asked, ...served].flatMap((o) =>
         o.points.map((p) => [o.name, p.title, day(p.x), percent(p.share), `${p.n}`, between(p), few(p)]),
       ),
     },
   };
+}
+
+/** What works that served a goal reached of what it aims at. */
+function aims(f: HelpsFigures, goals: readonly GoalLine[]): string {
+  return goals
+    .flatMap((g) => {
+      const last = f.goals.find((s) => s.name === g.text)?.points.at(-1);
+      if (!last || g.aim === undefined) return [];
+      return [` The last work for “${g.text}” reached ${percent(last.share)}, of ${percent(g.aim)} aimed at.`];
+    })
+    .join('');
 }
 
 export function versionsChart({ family }: HelpsFigures): Chart {

@@ -8,6 +8,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { shareAimedAt } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
 import type { HelpsFigures } from '../../platform/helps-desk';
 import { WorkspaceStore } from '../../store/workspace';
@@ -27,7 +28,7 @@ import {
   supportsChart,
   versionsChart,
 } from './charts';
-import { type Figures, HelpsWork } from './helps-work';
+import { type Figures, HelpsWork } from '../helps-work';
 
 /** Which support works for whom, as far as numbers can say it: each chart with its sentence and its table. */
 @Component({
@@ -136,7 +137,7 @@ export class WhatHelps {
     const { learners } = this.work.people();
     const names = new Map(learners.map((l) => [l.id, l.name]));
     const one = this.of().startsWith('l') ? learners.find((l) => l.id === this.of().slice(2)) : undefined;
-    const goals = (one?.needs.goals ?? []).filter((g) => g.by);
+    const goals = (one?.needs.goals ?? []).map((g) => ({ by: g.by, text: g.text, aim: shareAimedAt(g) }));
     return [
       objectivesChart(f, goals, dayIn),
       versionsChart(f),

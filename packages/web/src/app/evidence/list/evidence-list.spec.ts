@@ -13,7 +13,7 @@ const rowOf = (place: DemoPlace<EvidenceList>, name: string): string => {
 describe('all learners with their evidence', () => {
   it('says what was given in the time, what is agreed, and what is looked at next', async () => {
     const place = await DemoPlace.open(EvidenceList, { at: AT });
-    expect(rowOf(place, 'Oriel P.')).toBe('Oriel P.|Heron class|1|5|1|Dec 14, 2026|As PDF');
+    expect(rowOf(place, 'Oriel P.')).toBe('Oriel P.|Heron class|4|5|1|Dec 14, 2026|As PDF');
     expect(await (await place.button('23 learners as PDF')).name()).toBe('23 learners as PDF');
     await place.choose('Time', 'From … until …');
     await place.write('From', '01/01/2020');

@@ -39,7 +39,7 @@ describe('a damaged record', () => {
     const tab = await Tab.open(bad);
     expect(tab.work.status()).toBe('ready');
     expect(Object.keys(tab.work.doc().learners)).toHaveLength(22);
-    expect(tab.work.familyHeads()).toHaveLength(4);
+    expect(tab.work.familyHeads()).toHaveLength(5);
     expect(tab.get(Asides).all()[0]?.why).toContain('DataError');
   });
 

@@ -30,6 +30,7 @@ describe('what is kept', () => {
       'Catching the right bus',
       'Mending a puncture',
       'Market day at the quay',
+      'Shore words',
     ]);
     expect(again.work.doc().families).toEqual({});
     expect(again.work.doc().copies).toEqual({});

@@ -16,6 +16,10 @@ const api = {
     if (!desk) throw new Error('Nothing was read.');
     return await desk.figures(asked);
   },
+  async suggestions(today: string) {
+    if (!desk) throw new Error('Nothing was read.');
+    return await desk.suggestions(today);
+  },
 };
 export type HelpsApi = typeof api;
 expose(api);

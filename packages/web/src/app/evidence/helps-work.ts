@@ -1,16 +1,18 @@
 import { inject, Injectable, signal } from '@angular/core';
+import type { HelpSuggestion } from '@lorvet/core/helps';
 import { proxy, type Remote } from 'comlink';
-import type { HelpsAsked, HelpsFigures } from '../../platform/helps-desk';
-import type { HelpsApi } from '../../platform/workers/helps.worker';
-import { makeHelpsWorker } from '../../platform/workers/make-worker';
-import { Task } from '../../platform/workers/task';
-import { KeepingSync } from '../../store/keeping-sync';
+import type { HelpsAsked, HelpsFigures } from '../platform/helps-desk';
+import type { HelpsApi } from '../platform/workers/helps.worker';
+import { makeHelpsWorker } from '../platform/workers/make-worker';
+import { Task } from '../platform/workers/task';
+import { KeepingSync } from '../store/keeping-sync';
 
 /** What answers questions about figures, once all works are read. */
 export interface Figures {
   /** Activities that anything submitted is of. */
   readonly familyIds: readonly string[];
   figures(asked: HelpsAsked): Promise<HelpsFigures>;
+  suggestions(today: string): Promise<HelpSuggestion[]>;
 }
 
 /** Figures over all that was given, reckoned in a worker, for as long as a place needs them. */
@@ -40,7 +42,11 @@ export class HelpsWork {
         const progress = proxy((done: number, of: number) => this.busy.set({ done, of }));
         const familyIds = await api.open(this.sync.generation() ?? '', progress);
         this.busy.set(null);
-        take({ familyIds, figures: async (asked) => await api.figures(asked) });
+        take({
+          familyIds,
+          figures: async (asked) => await api.figures(asked),
+          suggestions: async (today) => await api.suggestions(today),
+        });
         await until;
       });
     } finally {
