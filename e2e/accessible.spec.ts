@@ -28,6 +28,8 @@ const PLACES: Record<string, string> = {
   'evidence, all': '/evidence',
   'evidence of one': '/evidence/of/l-oriel',
   'what helps': '/evidence/helps',
+  suggestions: '/evidence/suggestions',
+  'the whole way': '/evidence/way?family=rock-pool&block=rp-q1',
   'the record': '/evidence/record',
   keeping: '/keeping',
   'bring in': '/bring-in',

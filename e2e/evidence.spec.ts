@@ -42,8 +42,9 @@ test('what was given is evidence at once: as PDF and DOCX, with every adjustment
   const given = page.getByRole('region', { name: 'What was given' });
   await expect(given.getByRole('heading', { name: 'Rock-pool survey' })).toBeVisible();
   // They come a few with each frame.
-  await expect(given.locator('.sentence')).toHaveCount(12);
-  const sentences = (await given.locator('.sentence').allInnerTexts()).map((s) => s.trim());
+  const survey = given.locator('lv-work-evidence').first().locator('.sentence');
+  await expect(survey).toHaveCount(12);
+  const sentences = (await survey.allInnerTexts()).map((s) => s.trim());
   expect(await faults(page)).toEqual([]);
 
   const pdf = await download(page, 'As PDF');
@@ -70,7 +71,7 @@ test('what was given is evidence at once: as PDF and DOCX, with every adjustment
   await choose(page.getByRole('combobox', { name: 'What is in it' }), 'Without names');
   const bare = await download(page, 'As DOCX');
   const unnamed = (await mammoth.extractRawText({ path: bare.path })).value;
-  expect(unnamed).not.toContain('A word bank is added');
+  expect(unnamed).not.toContain('A word bank is added: anemone');
   expect(unnamed).toContain('Asked another learner and the learner for the word.');
   for (const name of ['Oriel', 'Ori', 'Perran', 'O. P.', 'Heron'])
     expect(unnamed).not.toMatch(new RegExp(`\\b${name}`));
@@ -150,6 +151,7 @@ test('the record says what was done, and where it was changed from outside', asy
 test('charts say in a sentence and a table what they show, and are drawn without colour alone', async ({ page }) => {
   const errors = watchErrors(page);
   await openDemo(page, '/evidence/helps');
+  await choose(page.getByRole('combobox', { name: 'Activity' }), 'Rock-pool survey');
   const versions = page.locator('lv-chart').filter({ hasText: 'By version, on the same questions' });
   await expect(versions.locator('svg.main-svg').first()).toBeVisible();
   await versions.getByRole('button', { name: /^The numbers/ }).click();

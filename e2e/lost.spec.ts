@@ -77,7 +77,7 @@ test('a fresh start comes back after a reload, each step is taken back by keys, 
   await page.getByRole('button', { name: 'Submit …' }).click();
   await page.getByRole('button', { name: 'Submit now' }).click();
   await expect(page.getByRole('heading', { name: 'Hello, Corin' })).toBeVisible();
-  await page.getByRole('link', { name: /^Look/ }).click();
+  await page.getByRole('link', { name: /^Look.*Rock-pool/ }).click();
   await page.getByRole('button', { name: 'Take it back' }).click();
   await expect(mussel).toBeEnabled();
   await page.getByRole('button', { name: 'My work' }).click();
@@ -90,7 +90,7 @@ test('a fresh start comes back after a reload, each step is taken back by keys, 
   await teacher.getByLabel(/^A word to Corin/).fill('Begun well.');
   await teacher.getByLabel(/^A word to Corin/).blur();
   await kept(teacher);
-  await page.getByRole('link', { name: /^Look/ }).click();
+  await page.getByRole('link', { name: /^Look.*Rock-pool/ }).click();
   await expect(page.getByText('Submitted', { exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Take it back' })).toHaveCount(0);
 });

@@ -315,5 +315,5 @@ test('a locked, a broken and a foreign file are said in words, and nothing is ch
   await wrong('list.csv', Buffer.from('Question\n'), 'holds no questions');
   await wrong('song.mid', Buffer.from('x'), 'Lorvet does not read “.mid” files');
   await page.goto('/shelf');
-  await expect(page.getByRole('heading', { level: 2 })).toHaveCount(4);
+  await expect(page.getByRole('heading', { level: 2 })).toHaveCount(5);
 });

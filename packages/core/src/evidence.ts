@@ -43,3 +43,8 @@ export {
   type WayVersion,
 } from './lineage/way';
 export { ifChanged, type WouldBe, type WouldFollow } from './lineage/if-changed';
+// What following reads of activities and hand-outs.
+export { assetsOf } from './activity/activity';
+export { wordsOf } from './activity/blocks';
+export { latest } from './activity/family';
+export { frozenIdsOf } from './assign/hand-out';

@@ -1,4 +1,6 @@
-// Reports of one piece of work, as words: what prints them is another's.
+// Reports as words, of one piece of work and of a family: what prints them is another's.
+export { htmlDocument } from './formats/evidence/document-html';
+export { familyReport, namesInReport } from './formats/family-report/family-report';
 export {
   familysReport,
   learnersReport,

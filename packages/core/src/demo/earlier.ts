@@ -79,19 +79,19 @@ export function shoreWords(clock: Clock): Family {
 const RIGHT: readonly string[] = ['crabs', 'wk-q2-2', 'harbour wall', 'crab', 'limpet', 'wk-q6-2'];
 const WRONG: readonly string[] = ['fish', 'wk-q2-1', 'on a boat', 'lobster', 'mussel', 'wk-q6-1'];
 
-/** By learner, what of the six questions was right (+) in each of the three weeks; '' where nothing was handed in. */
+/** By learner, what of the six questions was right (+) in each of the three weeks. */
 const WEEKS: Readonly<Record<string, readonly [string, string, string]>> = {
   brannoc: ['+++++-', '+++++-', '+++++-'],
   ysolde: ['++++++', '++++++', '++++++'],
   tamsin: ['+--+--', '++-+--', '++-++-'],
-  corin: ['+-----', '', '++-+--'],
+  corin: ['+-----', '+--+--', '++-+--'],
   oriel: ['++-+--', '++-++-', '++-++-'],
   wilmot: ['++-++-', '++++++', '++++++'],
   demelza: ['+++++-', '++-++-', '+++++-'],
   jory: ['+-+++-', '+++++-', '+++++-'],
   kerra: ['+++++-', '+++++-', '+++++-'],
   merryn: ['-+-+-+', '+--+-+', '++-+-+'],
-  lamorna: ['++++--', '++-++-', ''],
+  lamorna: ['++++--', '++-++-', '++-++-'],
   perran: ['+++++-', '++++++', '+++++-'],
   elowen: ['+++++-', '+++++-', '++++++'],
   senara: ['++++++', '+++++-', '+++++-'],

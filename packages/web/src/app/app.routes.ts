@@ -217,6 +217,11 @@ export const routes: Routes = [
         loadComponent: () => import('./evidence/suggestions/suggestions').then((m) => m.Suggestions),
       },
       {
+        path: 'evidence/way',
+        title: 'The whole way – Lorvet',
+        loadComponent: () => import('./evidence/way/the-way').then((m) => m.TheWay),
+      },
+      {
         path: 'evidence/record',
         title: 'The record – Lorvet',
         loadComponent: () => import('./evidence/record/record-view').then((m) => m.RecordView),

@@ -22,11 +22,12 @@ import { BenchView } from './bench-view';
 import { withoutObjective } from './master-edits';
 import { MeasuresTable } from './measures-table';
 import { QtiOut } from './qti-out';
+import { ReportOut } from './report-out';
 
 /** What the activity is for: its name, its language, its objectives and what they protect; and its measures. */
 @Component({
   selector: 'lv-about-activity',
-  imports: [ButtonDirective, IconButton, InputText, MeasuresTable, QtiOut, Several, ...SELECT],
+  imports: [ButtonDirective, IconButton, InputText, MeasuresTable, QtiOut, ReportOut, Several, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.master(); as master) {
@@ -126,6 +127,7 @@ import { QtiOut } from './qti-out';
           <lv-measures-table [master]="m" />
         }
         <lv-qti-out />
+        <lv-report-out />
       </div>
     }
   `,

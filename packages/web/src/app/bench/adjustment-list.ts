@@ -3,12 +3,14 @@ import {
   type Adjustment,
   adjustmentKinds,
   counts,
+  type Derived,
   goalOf,
   type Judgement,
   kindOfAdjustment,
   type Learner,
   originOf,
 } from '@lorvet/core';
+import { RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { type AdjustmentPatch, BenchActions } from '../store/actions';
@@ -21,10 +23,22 @@ import { VersionHere } from './version-here';
 import { dayIn } from '../ui/when';
 import { toneOf } from '../ui/tone';
 
+/** The first block that an adjustment made, touched or left out; empty where it speaks of none. */
+function blockOf({ origins, leftOut }: Derived, adjustmentId: string): string {
+  for (const [id, { from, touched }] of origins)
+    if (
+      (from !== 'master' && from.adjustment.id === adjustmentId) ||
+      touched.some((t) => t.adjustment.id === adjustmentId)
+    )
+      return id;
+  for (const [id, t] of leftOut) if (t.adjustment.id === adjustmentId) return id;
+  return '';
+}
+
 /** The adjustments that touched the chosen block; all of the version's where none is chosen. */
 @Component({
   selector: 'lv-adjustment-list',
-  imports: [Asked, ButtonDirective, CheckBox, InputText, ...FOLD, ...SELECT],
+  imports: [Asked, ButtonDirective, CheckBox, InputText, RouterLink, ...FOLD, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './adjustment-list.html',
   styleUrl: './adjustment-list.css',
@@ -34,6 +48,8 @@ export class AdjustmentList {
   protected readonly here = inject(VersionHere);
   protected readonly counts = counts;
   protected readonly toneOf = toneOf;
+  protected readonly familyId = computed(() => this.here.state()?.family.id ?? '');
+  protected readonly versionId = computed(() => this.here.state()?.version.id ?? '');
 
   readonly adjustments = computed(() => {
     const s = this.here.state();
@@ -52,6 +68,7 @@ export class AdjustmentList {
       verdict: s.classified.adjustments.get(a.id),
       report: s.derived.reports.find((r) => r.adjustmentId === a.id && r.versionId === s.version.id),
       by: `${a.author}, ${dayIn(a.at)}`,
+      block: id ?? blockOf(s.derived, a.id),
     }));
   });
 

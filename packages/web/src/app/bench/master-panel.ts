@@ -11,6 +11,7 @@ import {
   whereUsedInSteps,
   questionNumbers,
 } from '@lorvet/core';
+import { RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Textarea } from 'primeng/textarea';
@@ -26,7 +27,17 @@ import { many } from '../platform/many';
 /** Beside the master: what the chosen item is for, where it is used; else what the activity is for. */
 @Component({
   selector: 'lv-master-panel',
-  imports: [AboutActivity, ButtonDirective, CheckBox, InputText, NumberField, NumberRules, Textarea, ...SELECT],
+  imports: [
+    AboutActivity,
+    ButtonDirective,
+    CheckBox,
+    InputText,
+    NumberField,
+    NumberRules,
+    RouterLink,
+    Textarea,
+    ...SELECT,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.master(); as master) {
@@ -112,6 +123,9 @@ import { many } from '../platform/many';
           }
           @if (uses(); as all) {
             <h3>In the versions</h3>
+            <a routerLink="/evidence/way" [queryParams]="{ family: view.familyId(), block: b.block.id }"
+              >The whole way: who has had it, and what would change</a
+            >
             <ul class="uses">
               @for (u of all; track u.versionId) {
                 <li>

@@ -87,6 +87,7 @@ export class EvidenceHead {
     { name: 'Learners', link: '/evidence' },
     { name: 'What helps', link: '/evidence/helps' },
     { name: 'Suggestions', link: '/evidence/suggestions' },
+    { name: 'The whole way', link: '/evidence/way' },
     { name: 'The record', link: '/evidence/record' },
   ];
 

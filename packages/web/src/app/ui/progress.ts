@@ -1,18 +1,38 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  Directive,
+  ElementRef,
+  inject,
+  input,
+  output,
+} from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
 import { ProgressBar } from 'primeng/progressbar';
+
+/** The part gives itself a level, as if it were a heading, anew with each value: it is taken from it as it comes. */
+@Directive({ selector: 'p-progressbar' })
+export class NoLevel {
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    const watcher = new MutationObserver(() => host.removeAttribute('aria-level'));
+    watcher.observe(host, { attributeFilter: ['aria-level'] });
+    inject(DestroyRef).onDestroy(() => watcher.disconnect());
+  }
+}
 
 /** How much of a whole: `<lv-share of="Storage in use" says="3 MB of 2 GB" [done]="3" [whole]="2000" />`. */
 @Component({
   selector: 'lv-share',
-  imports: [ProgressBar],
+  imports: [NoLevel, ProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<p-progressbar
     [value]="percent()"
     [showValue]="false"
     [attr.aria-label]="of()"
     [attr.aria-valuetext]="says()"
-    [pt]="NO_LEVEL"
   />`,
   styles: `
     :host {
@@ -27,8 +47,6 @@ export class Share {
   readonly says = input.required<string>();
   readonly done = input.required<number>();
   readonly whole = input.required<number>();
-  /** The part gives itself a level, as if it were a heading. */
-  protected readonly NO_LEVEL = { root: { 'aria-level': null } };
   /** In whole percent. */
   protected readonly percent = computed(() =>
     this.whole() > 0 ? Math.min(100, Math.round((100 * this.done()) / this.whole())) : 0,

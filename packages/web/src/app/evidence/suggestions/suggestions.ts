@@ -18,14 +18,13 @@ import { dayIn } from '../../ui/when';
 import { EvidenceHead } from '../evidence-head';
 import { type Figures, HelpsWork } from '../helps-work';
 
-const DOES: Readonly<Record<TakenUp['made'], string>> = {
-  version: 'Draft the version',
-  plan: 'Draft the plan',
-  review: 'Take it to the review',
+const DOES: Readonly<Record<HelpSuggestion['what'], string>> = {
+  fade: 'Draft a version without it',
+  'step up': 'Draft the plan',
+  'goal met': 'Take it to the review',
+  misleads: 'Draft a version without it',
+  'another task': 'Draft one nearer to the master',
 };
-/** What a suggestion would make. */
-const makes = (s: HelpSuggestion): TakenUp['made'] =>
-  s.what === 'goal met' || s.agreed !== undefined ? 'review' : s.what === 'step up' ? 'plan' : 'version';
 
 const KINDS: Readonly<Record<HelpSuggestion['what'], string>> = {
   fade: 'fade a support',
@@ -64,7 +63,7 @@ export class Suggestions {
     const answered = this.work.dismissed();
     return this.found()
       ?.filter((s) => !Object.hasOwn(answered, s.id))
-      .map((s) => ({ s, does: DOES[makes(s)], ways: this.waysOf(s) }));
+      .map((s) => ({ s, does: DOES[s.agreed === undefined ? s.what : 'goal met'], ways: this.waysOf(s) }));
   });
   /** The newest first; of those that are not suggested any more, only when and why is known. */
   protected readonly answered = computed(() => {

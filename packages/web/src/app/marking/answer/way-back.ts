@@ -61,6 +61,11 @@ function saidOf(d: Decided) {
     <div class="card way">
       <div class="row head">
         <h3 class="grow">The way back</h3>
+        <a
+          routerLink="/evidence/way"
+          [queryParams]="{ family: familyId(), block: way().asGiven.id, learner: of()[0]?.id }"
+          >The whole way</a
+        >
         @for (w of of(); track w.id) {
           <a [routerLink]="['/evidence/of', w.id]" [queryParams]="{ work: handOutId() }"
             >Evidence<span [class.sr]="of().length === 1"> of {{ w.name }}</span></a

@@ -24,6 +24,7 @@ import {
   Gathering,
   type Period,
   reachedIn,
+  type WayGiven,
   withFolder,
 } from '@lorvet/core/evidence';
 import { localDay } from '../local-day';
@@ -37,7 +38,14 @@ import { checked, goodOf, readStored } from './stored';
 type Progress = (done: number, of: number) => void;
 
 /** What is read of the small records. */
-const READ: ReadonlySet<Kind> = new Set<Kind>(['learners', 'classes', 'handOutHeads', 'calendars', 'removed']);
+const READ: ReadonlySet<Kind> = new Set<Kind>([
+  'learners',
+  'classes',
+  'handOutHeads',
+  'familyHeads',
+  'calendars',
+  'removed',
+]);
 
 /** Puts evidence together from what is kept, hand-out by hand-out: of no more than one hand-out is all in memory. */
 export class EvidenceSource {
@@ -47,6 +55,7 @@ export class EvidenceSource {
   private readonly gone: Learner[] = [];
   private classes: SchoolClass[] = [];
   private heads: HandOutHead[] = [];
+  private familyIds: string[] = [];
   private schoolDays: SchoolDays = NO_DAYS_OFF;
 
   constructor(boxes: Boxes, generation: string) {
@@ -66,6 +75,7 @@ export class EvidenceSource {
         const removed = data as Removed;
         if (removed.what === 'learner') this.gone.push(removed.learner);
       } else if (place.kind === 'classes') this.classes.push(data as SchoolClass);
+      else if (place.kind === 'familyHeads') this.familyIds.push(place.id);
       else if (place.kind === 'handOutHeads') this.heads.push(data as HandOutHead);
       else if (place.kind === 'calendars' && place.id === SCHOOL_ID) this.schoolDays = data as SchoolDays;
     }
@@ -139,6 +149,56 @@ export class EvidenceSource {
       progress(++done, given.length);
     }
     return out;
+  }
+
+  /** Everything that was given of an activity, with its sheets and the work on them, hand-out by hand-out. */
+  async givenOf(familyId: string): Promise<WayGiven[]> {
+    const out: WayGiven[] = [];
+    for (const head of this.heads.filter((h) => h.familyId === familyId && h.state === 'given')) {
+      const handOut = await this.read<HandOut>('handOuts', head.id);
+      if (!handOut) continue;
+      const frozen: Record<string, Frozen> = {};
+      for (const address of frozenIdsOf(handOut)) {
+        const one = await this.read<Frozen>('frozen', address);
+        if (one) frozen[address] = one;
+      }
+      const works = new Map<string, { copy: Copy | undefined; marking: Marking | undefined }>();
+      for (const key of new Set(holdersOf(head).map((id) => workKeyOf(handOut, id)))) {
+        const id = copyIdOf(handOut.id, key);
+        const [copy, marking] = await Promise.all([this.read<Copy>('copies', id), this.read<Marking>('markings', id)]);
+        works.set(key, { copy, marking });
+      }
+      out.push({ handOut, frozen, works });
+    }
+    return out;
+  }
+
+  /** Plans of an activity that were not given out yet. */
+  async plansOf(familyId: string): Promise<HandOut[]> {
+    const drafts = this.heads.filter((h) => h.familyId === familyId && h.state === 'draft' && !h.isTemplate);
+    return (await Promise.all(drafts.map((h) => this.read<HandOut>('handOuts', h.id)))).flatMap((h) => h ?? []);
+  }
+
+  /** Hand-outs that were given, the newest first, read one by one. */
+  async *given(): AsyncGenerator<HandOut> {
+    const heads = this.heads.filter((h) => h.state === 'given' && h.kind === 'work');
+    for (const head of heads.sort((a, b) => (b.givenAt ?? '').localeCompare(a.givenAt ?? ''))) {
+      const handOut = await this.read<HandOut>('handOuts', head.id);
+      if (handOut) yield handOut;
+    }
+  }
+
+  /** All activities, read one by one. */
+  async *allFamilies(): AsyncGenerator<Family> {
+    for (const id of this.familyIds) {
+      const family = await this.read<Family>('families', id);
+      if (family) yield family;
+    }
+  }
+
+  /** What was given, as it was; undefined where it is not here. */
+  async frozenOf(address: string): Promise<Frozen | undefined> {
+    return await this.read<Frozen>('frozen', address);
   }
 
   /** A family; undefined where it is not here. */

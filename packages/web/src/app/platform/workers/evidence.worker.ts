@@ -3,6 +3,7 @@ import { expose, transfer } from 'comlink';
 import { EvidenceDesk, type EvidenceOrder } from '../evidence-desk';
 import { learnAllRules } from '../storage/all-rules';
 import { LocalForageBoxes } from '../storage/localforage-boxes';
+import { WayDesk } from '../way-desk';
 import type { Progress } from '../storage/bulk';
 
 learnAllRules();
@@ -13,6 +14,12 @@ const api = {
   /** Evidence of one learner as it is, without what the teacher added. */
   one: (generation: string, learnerId: string, period: EvidenceOrder['period'], at: string) =>
     EvidenceDesk.one(boxes, generation, learnerId, period, at),
+  /** Follows what is kept. */
+  way: async (generation: string, familyId: string, blockId: string) =>
+    await (await WayDesk.open(boxes, generation)).way(familyId, blockId),
+  sheet: async (generation: string, code: string) => await (await WayDesk.open(boxes, generation)).sheet(code),
+  picture: async (generation: string, assetId: string) =>
+    await (await WayDesk.open(boxes, generation)).picture(assetId),
   /** Gathers what an order is about; gives how many learners it holds. */
   async take(generation: string, order: EvidenceOrder, at: string, progress: Progress): Promise<number> {
     desk = new EvidenceDesk(boxes, generation, order, at);

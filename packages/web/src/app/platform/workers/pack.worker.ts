@@ -7,8 +7,10 @@ import {
   writeAdjustments,
   writeFamily,
 } from '@lorvet/core';
-import { expose } from 'comlink';
+import { familyReport, htmlDocument, namesInReport } from '@lorvet/core/report';
+import { expose, transfer } from 'comlink';
 import { assetOfKept, keptAsset, type KeptAsset } from '../storage/kept-asset';
+import { base64Of } from './document-pictures';
 import { type Refused, refusedOr } from './refused';
 
 export type FamilyReading =
@@ -23,7 +25,31 @@ async function byId(assets: readonly KeptAsset[]): Promise<Record<string, Asset>
   return Object.fromEntries(await Promise.all(assets.map(async (a) => [a.id, await assetOfKept(a)] as const)));
 }
 
+async function dataAddresses(assets: readonly KeptAsset[]): Promise<Record<string, string>> {
+  const pictures = assets.filter((a) => a.mime.startsWith('image/'));
+  return Object.fromEntries(
+    await Promise.all(pictures.map(async (a) => [a.id, `data:${a.mime};base64,${base64Of(await bytesOf(a.data))}`])),
+  );
+}
+
 const api = {
+  /** A family for colleagues, as the bytes of a page of HTML, or of the JSON of what prints it; with the names that stand in it. */
+  async report(
+    family: Family,
+    assets: readonly KeptAsset[],
+    of: {
+      readonly at: string;
+      readonly names: ReadonlySet<string>;
+      readonly language: string;
+      readonly form: 'html' | 'pdf';
+    },
+  ): Promise<{ readonly bytes: Uint8Array; readonly named: readonly string[] }> {
+    const form = new Intl.DateTimeFormat(of.language, { dateStyle: 'medium' });
+    const doc = familyReport(family, { at: of.at, names: of.names, day: (iso) => form.format(new Date(iso)) });
+    const text = of.form === 'html' ? htmlDocument(doc, await dataAddresses(assets)) : JSON.stringify(doc);
+    const bytes = new TextEncoder().encode(text);
+    return transfer({ bytes, named: namesInReport(doc, of.names) }, [bytes.buffer]);
+  },
   /** `names` are those of learners, which do not go out. */
   async writeFamily(
     family: Family,

@@ -1,0 +1,262 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { derive, labelOf, latest, questionNumbers, snippet, wordsOf } from '@lorvet/core';
+import { ButtonDirective } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { localDay } from '../../platform/local-day';
+import { counted } from '../../platform/many';
+import { Speech } from '../../platform/speech';
+import { type FoundSheet, type PicturePlace, SHORTEST_CODE, type WholeWay } from '../../platform/way-desk';
+import { holdFamily } from '../../store/hold-family';
+import { WorkspaceStore } from '../../store/workspace';
+import { FOLD } from '../../ui/controls/fold';
+import { SELECT } from '../../ui/controls/select';
+import { Empty } from '../../ui/empty';
+import { TABLE } from '../../ui/table/table';
+import { dayIn } from '../../ui/when';
+import { EvidenceHead } from '../evidence-head';
+import { WayWork } from '../way-work';
+import { DrawnWay } from './drawn-way';
+import { graphOf, inWords, onTheWay, rowsOf, wentSaid } from './graph';
+import { WhatIf } from './what-if';
+
+const COLUMNS = [
+  { field: 'name', name: 'Learner' },
+  { field: 'wording', name: 'Wording' },
+  { field: 'words', name: 'In these words' },
+  { field: 'title', name: 'Hand-out' },
+  { field: 'givenAt', name: 'Given' },
+  { field: 'answer', name: 'Answered' },
+  { field: 'went', name: 'How it went' },
+] as const;
+
+/** Follows any word from the master to a learner's answer, and back. */
+@Component({
+  selector: 'lv-the-way',
+  imports: [
+    ButtonDirective,
+    DrawnWay,
+    Empty,
+    EvidenceHead,
+    InputText,
+    RouterLink,
+    WhatIf,
+    ...FOLD,
+    ...SELECT,
+    ...TABLE,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './the-way.html',
+  styleUrl: './the-way.css',
+})
+export class TheWay {
+  /** From the address: what is followed, and what of it is chosen first. */
+  readonly family = input<string>();
+  readonly block = input<string>();
+  readonly version = input<string>();
+  readonly learner = input<string>();
+  readonly handout = input<string>();
+  private readonly work = inject(WorkspaceStore);
+  private readonly router = inject(Router);
+  private readonly ways = inject(WayWork);
+  private readonly speech = inject(Speech);
+  protected readonly columns = [...COLUMNS];
+  protected readonly counted = counted;
+  protected readonly shortest = SHORTEST_CODE;
+  protected readonly dayOf = (iso: string): string => dayIn(localDay(iso));
+
+  protected readonly familyId = computed(() => {
+    const all = this.work.familyHeads();
+    return all.find((f) => f.id === this.family())?.id ?? (this.family() ? '' : (all[0]?.id ?? ''));
+  });
+  protected readonly families = this.work.familyHeads;
+  private readonly isHeld = holdFamily(() => this.familyId());
+  private readonly kept = computed(() => {
+    const all = this.work.doc().families;
+    const id = this.familyId();
+    return this.isHeld() && Object.hasOwn(all, id) ? all[id] : undefined;
+  });
+  /** Pages of the master, then what versions added, each with its parts. */
+  protected readonly pages = computed(() => {
+    const family = this.kept();
+    if (!family) return [];
+    const { content } = latest(family);
+    const numbers = questionNumbers(content.pages);
+    const known = new Set<string>();
+    const partsOf = (blocks: (typeof content.pages)[number]['blocks']) =>
+      blocks.map((b) => {
+        known.add(b.id);
+        const n = numbers.get(b.id);
+        const words = wordsOf(b).find((w) => w.text)?.text ?? '';
+        return { id: b.id, says: `${n ? `${n}. ` : ''}${labelOf(b)}${words ? `: ${snippet(words, 70)}` : ''}` };
+      });
+    const own = content.pages.map((p) => ({ id: p.id, title: p.title, parts: partsOf(p.blocks) }));
+    const added = family.versions.flatMap((v) => {
+      const blocks = derive(family, v.id).content.pages.flatMap((p) => p.blocks.filter((b) => !known.has(b.id)));
+      return blocks.length ? [{ id: `added ${v.id}`, title: `Added by ${v.name}`, parts: partsOf(blocks) }] : [];
+    });
+    return [...own, ...added].filter((p) => p.parts.length > 0);
+  });
+  protected readonly page = computed(() => {
+    const all = this.pages();
+    return all.find((p) => p.parts.some((x) => x.id === this.block())) ?? all[0];
+  });
+  protected readonly blockId = computed(() => this.block() ?? this.page()?.parts[0]?.id ?? '');
+
+  /** As it was read last; null where nothing has it, undefined until it was. */
+  private readonly read = signal<WholeWay | null | undefined>(undefined);
+  protected readonly failed = signal(false);
+  protected readonly whole = computed(() => {
+    const w = this.read();
+    return w && w.way.familyId === this.familyId() && w.way.blockId === this.blockId()
+      ? w
+      : w === null
+        ? null
+        : undefined;
+  });
+  protected readonly places = signal<readonly PicturePlace[]>([]);
+  protected readonly chosen = signal('');
+  private readonly says = { name: (id: string) => this.nameOf(id), day: (iso: string) => this.dayOf(iso) };
+  protected readonly graph = computed(() => {
+    const w = this.whole();
+    return w ? graphOf(w.way, this.chosen(), this.says) : null;
+  });
+  protected readonly on = computed(() => {
+    const w = this.whole();
+    return w ? onTheWay(w.way, this.chosen()) : null;
+  });
+  protected readonly said = computed(() => {
+    const w = this.whole();
+    return w ? inWords(w.way, this.chosen(), this.says) : [];
+  });
+  protected readonly rows = computed(() => {
+    const w = this.whole();
+    if (!w) return [];
+    const wordings = new Map(w.way.wordings.map((x) => [x.n, x.words]));
+    return rowsOf(w.way, this.chosen()).map((r, i) => ({
+      ...r,
+      id: `${i}`,
+      name: this.nameOf(r.learnerId),
+      words: snippet(wordings.get(r.wording) ?? '', 120),
+      went: wentSaid(r),
+      given: this.dayOf(r.givenAt),
+    }));
+  });
+  protected readonly links = computed(() => this.linksOf(this.chosen()));
+
+  protected readonly code = signal('');
+  protected readonly codeSays = signal('');
+  protected readonly sheet = signal<FoundSheet | null>(null);
+  private hush: (() => void) | null = null;
+  protected readonly isAloud = signal(false);
+
+  constructor() {
+    effect(() => {
+      const [familyId, blockId] = [this.familyId(), this.blockId()];
+      // What is given and done meanwhile is followed anew.
+      this.work.states();
+      this.work.handOutHeads();
+      this.kept();
+      if (familyId && blockId) untracked(() => void this.follow(familyId, blockId));
+    });
+    effect(() => {
+      const { learner, handout, version } = {
+        learner: this.learner(),
+        handout: this.handout(),
+        version: this.version(),
+      };
+      this.blockId();
+      this.chosen.set(learner ? `l ${learner}` : handout ? `h ${handout}` : version ? `v ${version}` : '');
+    });
+  }
+
+  private async follow(familyId: string, blockId: string): Promise<void> {
+    try {
+      const whole = await this.ways.way(familyId, blockId);
+      if (familyId !== this.familyId() || blockId !== this.blockId()) return;
+      this.failed.set(false);
+      this.read.set(whole);
+      const [asset] = whole?.way.assetIds ?? [];
+      const places = asset ? await this.ways.picture(asset) : [];
+      if (familyId === this.familyId() && blockId === this.blockId())
+        this.places.set(places.filter((p) => p.familyId !== familyId || p.blockId !== blockId));
+    } catch {
+      this.failed.set(true);
+    }
+  }
+
+  private nameOf(id: string): string {
+    return this.work.people().learners.find((l) => l.id === id)?.name ?? 'A removed learner';
+  }
+
+  private linksOf(node: string): { readonly name: string; readonly link: readonly string[]; readonly query: object }[] {
+    const w = this.whole();
+    if (!w) return [];
+    const { familyId, blockId } = w.way;
+    const [sort, id] = [node.slice(0, 2), node.slice(2)];
+    const bench = { name: 'On the Bench', link: ['/bench', familyId], query: { block: blockId } };
+    if (sort === 'v ')
+      return w.way.versions.some((v) => v.versionId === id) ? [{ ...bench, link: ['/bench', familyId, id] }] : [];
+    if (sort === 'h ')
+      return [
+        { name: 'The hand-out', link: ['/hand-outs', id], query: {} },
+        { name: 'Its marking', link: ['/marking', id], query: {} },
+      ];
+    if (sort === 'l ') {
+      const last = w.way.had.findLast((h) => h.learnerId === id);
+      return [
+        { name: 'Evidence', link: ['/evidence/of', id], query: last ? { work: last.handOutId } : {} },
+        ...(last ? [{ name: 'The work', link: ['/marking', last.handOutId, 'work'], query: { learner: id } }] : []),
+      ];
+    }
+    return w.way.isInMaster && sort !== 'w ' ? [bench] : [];
+  }
+
+  protected go(query: { readonly family?: string; readonly block?: string | undefined }): void {
+    void this.router.navigate(['/evidence/way'], { queryParams: query });
+  }
+  protected toPage(id: string): void {
+    this.go({ family: this.familyId(), block: this.pages().find((p) => p.id === id)?.parts[0]?.id });
+  }
+
+  protected async find(): Promise<void> {
+    const code = this.code().trim();
+    this.sheet.set(null);
+    const digits = code.replace(/[^0-9a-f]/gi, '');
+    if (digits.length < SHORTEST_CODE) {
+      this.codeSays.set(
+        `A sheet’s code has at least ${SHORTEST_CODE} of the signs 0 to 9 and a to f. It stands as “Sheet” in a learner’s evidence.`,
+      );
+      return;
+    }
+    const found = await this.ways.sheet(code);
+    if (code !== this.code().trim()) return;
+    this.codeSays.set(
+      found ? '' : `No sheet that was given out has the code “${code}”. Check its signs against the evidence.`,
+    );
+    if (!found) return;
+    this.sheet.set(found);
+    const [block] = found.blockIds;
+    await this.router.navigate(['/evidence/way'], {
+      queryParams: { family: found.familyId, block, handout: found.handOutId },
+    });
+  }
+
+  protected aloud(): void {
+    if (this.hush) {
+      this.hush();
+      this.quiet();
+      return;
+    }
+    this.isAloud.set(true);
+    this.hush = this.speech.say(
+      this.said().join(' '),
+      { lang: 'en', speed: 1, voice: '' },
+      { word: () => undefined, end: () => this.quiet() },
+    );
+  }
+  private quiet(): void {
+    this.hush = null;
+    this.isAloud.set(false);
+  }
+}
