@@ -211,10 +211,10 @@ test('in forced colours what is chosen is told by a line', async ({ page }) => {
   await expect.poll(() => lined(node)).toBe('solid');
   expect(await lined(ofFamily(page, /^Core/).locator('xpath=ancestor::*[contains(@class,"content")]'))).toBe('none');
   await page.locator('[data-block="rp-q2"]').click();
-  expect(await lined(page.locator('[data-block="rp-q2"]'))).toBe('solid');
+  await expect.poll(() => lined(page.locator('[data-block="rp-q2"]'))).toBe('solid');
   await page.goto('/marking/h-survey');
   await page.locator('[data-cell="2-1"]').click();
-  expect(await lined(page.locator('[data-cell="2-1"]'))).toBe('solid');
+  await expect.poll(() => lined(page.locator('[data-cell="2-1"]'))).toBe('solid');
 });
 
 test('enlarged to 200 %, what is done stands where it is done', async ({ page }) => {

@@ -165,3 +165,102 @@ test('charts say in a sentence and a table what they show, and are drawn without
   expect(await faults(page)).toEqual([]);
   expect(errors).toEqual([]);
 });
+
+test('a suggestion taken up is a draft; another that was dismissed is gone after a reload, with its reason', async ({
+  page,
+}) => {
+  const errors = watchErrors(page);
+  await openDemo(page, '/evidence/suggestions');
+  const card = (words: string) =>
+    page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: words }) });
+  const wilmot = card('Wilmot A. may do without: hint');
+  await expect(wilmot).toBeVisible();
+  await wilmot.getByRole('button', { name: 'Draft a version without it' }).click();
+  await expect(wilmot).toHaveCount(0);
+  const misleads = card('This question misleads');
+  await misleads.getByRole('button', { name: 'Dismiss', exact: true }).click();
+  await misleads.getByLabel('Why not?').fill('Anemones come next week.');
+  await misleads.getByLabel('Why not?').press('Enter');
+  await expect(misleads).toHaveCount(0);
+  expect(await faults(page)).toEqual([]);
+  await reload(page);
+  await expect(card('Ysolde M. may do without: word bank')).toBeVisible();
+  await expect(card('This question misleads')).toHaveCount(0);
+  await expect(card('Wilmot A. may do without')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Taken up or dismissed: 2/ }).click();
+  await expect(page.getByText(/Anemones come next week\.$/)).toBeVisible();
+
+  await page.goto('/bench/rock-pool');
+  await page.getByRole('treeitem', { name: /Core, without hint/ }).click();
+  await expect(page.getByLabel('Purpose')).toHaveValue('For Wilmot: the help is faded');
+  await expect(page.getByText('Think of wind and sun.')).toHaveCount(0);
+  expect(errors).toEqual([]);
+});
+
+test('from an answer the whole way is drawn, followed by keys, and says what a change would do', async ({ page }) => {
+  const errors = watchErrors(page);
+  await openDemo(page, '/marking/h-survey?learner=l-merryn');
+  await page.getByRole('link', { name: 'The whole way' }).click();
+  await expect(page).toHaveURL(/block=rp-q\d+&learner=l-merryn/);
+  await page.goto('/evidence/way?family=rock-pool&block=rp-q3&learner=l-merryn');
+  const drawing = page.getByRole('group', { name: 'The way, from the master to learners' });
+  const merryn = drawing.getByRole('button', { name: /^Merryn/ });
+  await expect(merryn).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.locator('lv-drawn-way path.on')).toHaveCount(4);
+  // Back to the master by keys alone: what each comes from is read out.
+  await merryn.focus();
+  const focused = () => page.evaluate(() => document.activeElement?.querySelector('strong')?.textContent ?? '');
+  const way = [];
+  for (let i = 0; i < 4; i++) {
+    await page.keyboard.press('ArrowLeft');
+    way.push(await focused());
+  }
+  expect(way).toEqual(['Rock-pool survey', 'Wording 2', 'Core', 'What falls suddenly and makes the water less salty?']);
+  await page.keyboard.press('Escape');
+  await expect(page.locator('lv-drawn-way path.on')).toHaveCount(0);
+  await expect(drawing.getByRole('button', { name: /^Supported, Oriel/ })).toHaveAttribute(
+    'aria-description',
+    'Comes from: Supported. Leads to: Wording 1.',
+  );
+  // Who had it: all fourteen, in two wordings.
+  await expect(page.getByRole('table', { name: 'Who has had it' }).getByRole('row')).toHaveCount(15);
+  await page.getByRole('button', { name: 'What would change if this were changed' }).click();
+  const removed = page.getByRole('region', { name: 'If it were taken out' });
+  await expect(removed.getByText('Would ask you first')).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+
+  await page.getByLabel('Sheet’s code').fill('0000 0000');
+  await page.getByRole('button', { name: 'Find the sheet' }).click();
+  await expect(page.getByText(/No sheet that was given out has the code/)).toBeVisible();
+  await page.goto('/evidence/of/l-oriel');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    (async () => {
+      await choose(page.getByRole('combobox', { name: 'As', exact: true }), 'JSON');
+      await page.getByRole('button', { name: 'As JSON' }).click();
+    })(),
+  ]);
+  const sheet = /"sheet":\s*"([0-9a-f]{64})"/.exec(readFileSync(await file.path(), 'utf8'))?.[1] ?? '';
+  await page.goto('/evidence/way');
+  await page.getByLabel('Sheet’s code').fill(sheet.slice(0, 16));
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/had this\s+sheet/)).toBeVisible();
+  expect(errors).toEqual([]);
+});
+
+test('a family is a page to read and a PDF, with every version and no learner', async ({ page, context }) => {
+  await openDemo(page, '/bench/rock-pool');
+  const html = await download(page, 'Report as HTML');
+  const pdf = await download(page, 'Report as PDF');
+  const told = flat((await pagesOf(pdf.path)).join(' '));
+  const text = readFileSync(html.path, 'utf8');
+  expect(text).not.toMatch(/Oriel|Brannoc|Ysolde/);
+  const reader = await context.newPage();
+  await reader.setContent(text);
+  await expect(reader.getByRole('heading', { level: 1, name: 'Rock-pool survey' })).toBeVisible();
+  await expect(reader.locator('img')).toHaveCount(1);
+  const adjusted = await reader.locator('h4').allInnerTexts();
+  expect(adjusted.length).toBeGreaterThan(12);
+  for (const sentence of adjusted) expect(told).toContain(flat(sentence));
+  expect(await faults(reader)).toEqual([]);
+});

@@ -56,6 +56,11 @@ async function inTerm(context, base) {
 async function firstSights(context, base, { learner, family, block }) {
   return {
     'evidence of one learner': await stood(context, `${base}/evidence/of/${learner}`, 'adjustments'),
+    'charts of one learner': await stood(
+      context,
+      `${base}/evidence/helps?learner=${learner}`,
+      'Results by objective, over time',
+    ),
     'the way of one question': await stood(
       context,
       `${base}/evidence/way?family=${family}&block=${block}&learner=${learner}`,

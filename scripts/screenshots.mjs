@@ -101,15 +101,9 @@ const VIEWS = {
       await p.waitForTimeout(500);
     },
   },
-  'desk-pieces': {
-    path: '/desk',
-    act: async (p) => {
-      await p.getByRole('button', { name: 'Kestrel class' }).click();
-      await p.getByRole('button', { name: 'Nessa' }).click();
-      await p.getByRole('link', { name: /Market day/ }).click();
-      await p.getByRole('button', { name: /On the quay/ }).click();
-      await p.getByRole('button', { name: 'fish', exact: true }).click();
-    },
+  'whole-way': {
+    path: '/evidence/way?family=rock-pool&block=rp-q3&learner=l-oriel',
+    act: (p) => p.locator('lv-drawn-way path.on').first().waitFor(),
   },
   marking: { path: '/marking/h-survey', act: (p) => p.locator('[data-cell="2-0"]').click() },
   'one-question': { path: '/marking/h-survey/question?item=rp-q10', act: (p) => p.locator('[data-heap="1"]').focus() },

@@ -9,7 +9,7 @@ import { KeepingSync } from '../store/keeping-sync';
 
 /** What answers questions about figures, once all works are read. */
 export interface Figures {
-  /** Activities that anything submitted is of. */
+  /** Activities of which anything was given. */
   readonly familyIds: readonly string[];
   figures(asked: HelpsAsked): Promise<HelpsFigures>;
   suggestions(today: string): Promise<HelpSuggestion[]>;
@@ -26,7 +26,7 @@ export class HelpsWork {
     this.task?.stop();
   }
 
-  /** Reads all works and stays until `until` is settled; `take` gets what answers. Throws `Stopped`. */
+  /** Stays until `until` is settled; `take` gets what answers, and works are read as they are asked for. Throws `Stopped`. */
   async during(take: (figures: Figures) => void, until: Promise<void>): Promise<void> {
     await this.sync.flush();
     const here = this.here();
@@ -36,12 +36,10 @@ export class HelpsWork {
     }
     const task = new Task<HelpsApi>(makeHelpsWorker);
     this.task = task;
-    this.busy.set({ done: 0, of: 0 });
     try {
       await task.run(async (api: Remote<HelpsApi>) => {
-        const progress = proxy((done: number, of: number) => this.busy.set({ done, of }));
+        const progress = proxy((done: number, of: number) => this.busy.set(done < of ? { done, of } : null));
         const familyIds = await api.open(this.sync.generation() ?? '', progress);
-        this.busy.set(null);
         take({
           familyIds,
           figures: async (asked) => await api.figures(asked),

@@ -25,6 +25,8 @@ import { DESK_TOOLS } from './desk-tools';
 import type { Boxes } from './storage/boxes';
 import { EvidenceSource } from './storage/evidence-source';
 
+type Progress = (done: number, of: number) => void;
+
 /** Of whom, and of which activity, figures are. */
 export interface HelpsAsked {
   readonly learnerIds: readonly string[];
@@ -60,27 +62,38 @@ export interface HelpsFigures {
   readonly family: FamilyFigures | null;
 }
 
-/** Figures over all that was submitted; what was read is kept for the next question. */
+/** Figures over what was submitted by those who are asked about; what was read is kept for the next question. */
 export class HelpsDesk {
-  private source: EvidenceSource;
-  private works: readonly SeenWork[] = [];
+  private readonly source: EvidenceSource;
+  /** By learner, once they were asked about. */
+  private readonly known = new Map<string, SeenWork[]>();
+  private progress: Progress = () => undefined;
 
   constructor(boxes: Boxes, generation: string) {
     this.source = new EvidenceSource(boxes, generation);
   }
 
-  /** Reads all works; gives the activities that any of them is of. */
-  async open(progress: (done: number, of: number) => void): Promise<string[]> {
+  /** Gives the activities of which anything was given. How far reading is, is told whenever something is asked. */
+  async open(progress: Progress): Promise<string[]> {
     await this.source.open();
-    const ids = new Set(this.source.all().map((l) => l.id));
-    this.works = await this.source.seen(ids, DESK_TOOLS, progress);
-    return [...new Set(this.works.map((w) => w.familyId))];
+    this.progress = progress;
+    return this.source.givenFamilies();
+  }
+
+  /** Works of these learners: those who were not asked about yet are read. */
+  private async worksOf(ids: readonly string[]): Promise<SeenWork[]> {
+    const missing = new Set(ids.filter((id) => !this.known.has(id)));
+    if (missing.size) {
+      const read = await this.source.seen(missing, DESK_TOOLS, this.progress);
+      for (const id of missing) this.known.set(id, []);
+      for (const w of read) this.known.get(w.learnerId)?.push(w);
+    }
+    return ids.flatMap((id) => this.known.get(id) ?? []);
   }
 
   async figures(asked: HelpsAsked): Promise<HelpsFigures> {
-    const ids = new Set(asked.learnerIds);
-    const works = this.works.filter(
-      (w) => ids.has(w.learnerId) && (!asked.from || w.day >= asked.from) && (!asked.until || w.day <= asked.until),
+    const works = (await this.worksOf(asked.learnerIds)).filter(
+      (w) => (!asked.from || w.day >= asked.from) && (!asked.until || w.day <= asked.until),
     );
     const objectives = new Map<string, string>();
     for (const id of new Set(works.map((w) => w.familyId))) {
@@ -102,13 +115,14 @@ export class HelpsDesk {
 
   /** What could be done, with reasons, on a day (ISO). */
   async suggestions(today: string): Promise<HelpSuggestion[]> {
+    const works = await this.worksOf(this.source.all().map((l) => l.id));
     const families = new Map<string, Family>();
-    for (const id of new Set(this.works.map((w) => w.familyId))) {
+    for (const id of new Set(works.map((w) => w.familyId))) {
       const family = await this.source.familyOf(id);
       if (family) families.set(id, family);
     }
     const drift = new Map([...families].map(([id, f]) => [id, driftOf(f)]));
-    return helpSuggestions({ works: this.works, learners: this.source.all(), families, drift, today });
+    return helpSuggestions({ works, learners: this.source.all(), families, drift, today });
   }
 
   private goalsOf(learnerIds: readonly string[]): ReadonlyMap<string, string> {

@@ -1,5 +1,4 @@
 import {
-  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -9,8 +8,10 @@ import {
   inject,
   input,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
+import type * as PlotlyModule from 'plotly.js-basic-dist-min';
 import { FOLD } from '../../ui/controls/fold';
 import { Theme } from '../../ui/theme';
 
@@ -151,27 +152,41 @@ export class ChartView {
   });
 
   constructor() {
-    afterNextRender(() => this.drawable.set(true));
     let drawn: HTMLElement | null = null;
+    let width = 0;
     let over = false;
+    // Drawn as it comes near what is seen, one at a time: each costs a while.
+    const near = new IntersectionObserver(
+      (seen) => {
+        if (!seen.some((s) => s.isIntersecting)) return;
+        near.disconnect();
+        this.drawable.set(true);
+      },
+      { rootMargin: '200px' },
+    );
+    effect(() => {
+      const host = this.host()?.nativeElement;
+      if (host && !untracked(this.drawable)) near.observe(host);
+    });
     effect(() => {
       const [chart, host] = [this.chart(), this.host()?.nativeElement];
       this.theme.dark();
       if (!this.drawable() || !host) return;
-      void import('plotly.js-basic-dist-min').then(
-        async ({ default: plotly }) => {
-          if (over || chart !== this.chart()) return;
-          drawn = host;
-          await plotly.newPlot(host, tracesOf(chart, host), layoutOf(chart, host, this.height()), CONFIG);
-        },
-        () => this.failed.set(true),
-      );
+      inTurn(async (plotly) => {
+        if (over || chart !== this.chart() || host !== this.host()?.nativeElement) return;
+        drawn = host;
+        width = host.clientWidth;
+        await plotly.newPlot(host, tracesOf(chart, host), layoutOf(chart, host, this.height()), CONFIG);
+      }).catch(() => this.failed.set(true));
     });
     // As wide as its place, also where only that changes.
     const watcher = new ResizeObserver(() => {
       const host = drawn;
-      if (host)
-        void import('plotly.js-basic-dist-min').then(({ default: plotly }) => !over && plotly.Plots.resize(host));
+      if (!host || host.clientWidth === width) return;
+      width = host.clientWidth;
+      void inTurn(async (plotly) => {
+        if (!over && host === drawn) await plotly.Plots.resize(host);
+      });
     });
     effect(() => {
       const host = this.host()?.nativeElement;
@@ -180,11 +195,26 @@ export class ChartView {
     });
     inject(DestroyRef).onDestroy(() => {
       over = true;
+      near.disconnect();
       watcher.disconnect();
       const host = drawn;
       if (host) void import('plotly.js-basic-dist-min').then(({ default: plotly }) => plotly.purge(host));
     });
   }
+}
+
+type Plotly = typeof PlotlyModule.default;
+let last: Promise<void> = Promise.resolve();
+/** Plotly, once whoever asked before is done and a frame is over: no two charts are drawn in one breath. */
+function inTurn(work: (plotly: Plotly) => Promise<unknown>): Promise<void> {
+  const mine = last.then(async () => {
+    const { default: plotly } = await import('plotly.js-basic-dist-min');
+    await new Promise<void>((done) => setTimeout(done));
+    await work(plotly);
+    await new Promise<void>((done) => setTimeout(done));
+  });
+  last = mine.catch(() => undefined);
+  return mine;
 }
 
 const CONFIG = { displayModeBar: false, displaylogo: false };
@@ -255,7 +285,8 @@ function layoutOf(chart: Chart, host: HTMLElement, height: number): object {
   const values = { ...percent, gridcolor: line, zerolinecolor: line };
   const names = {
     gridcolor: line,
-    automargin: true,
+    // Beside a column of names there is room for the longest; else each chart would be laid out several times.
+    automargin: !chart.across,
     ...(chart.order ? { type: 'category', categoryorder: 'array', categoryarray: chart.order } : {}),
   };
   const days = chart.days ? daysAxis(chart) : {};
@@ -265,7 +296,12 @@ function layoutOf(chart: Chart, host: HTMLElement, height: number): object {
     font: { family: getComputedStyle(host).fontFamily, size: 13, color: ink },
     paper_bgcolor: 'rgba(0,0,0,0)',
     plot_bgcolor: 'rgba(0,0,0,0)',
-    margin: { l: 60, r: isAimed ? 84 : 16, t: chart.series.length > 1 ? 44 : 10, b: 48 },
+    margin: {
+      l: chart.across ? roomFor(chart) : 60,
+      r: isAimed ? 84 : 16,
+      t: chart.series.length > 1 ? 44 : 10,
+      b: 48,
+    },
     barmode: chart.is === 'stacked' ? 'stack' : 'group',
     showlegend: chart.series.length > 1,
     legend: { orientation: 'h', x: 0, y: 1.02, yanchor: 'bottom' },
@@ -292,6 +328,10 @@ function layoutOf(chart: Chart, host: HTMLElement, height: number): object {
     })),
   };
 }
+
+/** Pixels for the longest name beside a chart. */
+const roomFor = (chart: Chart): number =>
+  Math.min(230, 24 + 7.5 * Math.max(0, ...chart.series.flatMap((s) => s.y.map((y) => `${y}`.length))));
 
 const DAY_MS = 86_400_000;
 /** Days from a week before the first to a week after the last, by name. */

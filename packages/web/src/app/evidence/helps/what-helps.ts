@@ -5,6 +5,8 @@ import {
   DestroyRef,
   effect,
   inject,
+  input,
+  linkedSignal,
   signal,
   untracked,
 } from '@angular/core';
@@ -14,6 +16,7 @@ import type { HelpsFigures } from '../../platform/helps-desk';
 import { WorkspaceStore } from '../../store/workspace';
 import { SELECT } from '../../ui/controls/select';
 import { Empty } from '../../ui/empty';
+import { inStages } from '../../ui/in-stages';
 import { ProgressLine } from '../../ui/progress';
 import { dayIn } from '../../ui/when';
 import { EvidenceChoices } from '../choices';
@@ -67,7 +70,7 @@ import { type Figures, HelpsWork } from '../helps-work';
       } @else if (figures(); as f) {
         @if (f.works || f.family) {
           <div class="charts">
-            @for (c of charts(); track c.title) {
+            @for (c of charts().slice(0, stage()); track c.title) {
               <lv-chart class="card" [chart]="c" />
             }
           </div>
@@ -102,11 +105,13 @@ import { type Figures, HelpsWork } from '../helps-work';
   `,
 })
 export class WhatHelps {
+  /** Whom it is about first, from the address. */
+  readonly learner = input<string>();
   protected readonly work = inject(WorkspaceStore);
   protected readonly helps = inject(HelpsWork);
   private readonly choices = inject(EvidenceChoices);
   /** A class (“c …”) or a learner (“l …”); empty for all. */
-  protected readonly of = signal('');
+  protected readonly of = linkedSignal(() => (this.learner() ? `l ${this.learner()}` : ''));
   protected readonly chosenFamily = signal('');
   private readonly reader = signal<Figures | null>(null);
   protected readonly figures = signal<HelpsFigures | null>(null);
@@ -131,6 +136,8 @@ export class WhatHelps {
     if (sort === 'l') return [id];
     return sort === 'c' ? (classes.find((c) => c.id === id)?.learnerIds ?? []) : learners.map((l) => l.id);
   });
+  /** Charts come one frame after the other. */
+  protected readonly stage = inStages(() => this.figures() !== null, 7);
   protected readonly charts = computed((): Chart[] => {
     const f = this.figures();
     if (!f) return [];

@@ -10,8 +10,11 @@ import { Parts } from '../../store/parts';
 import { wantFamily } from '../../store/wants';
 import { WorkspaceStore } from '../../store/workspace';
 import { FOLD } from '../../ui/controls/fold';
+import { SELECT } from '../../ui/controls/select';
 import { drawSwatch } from '../../ui/draw-swatch';
 import { Empty } from '../../ui/empty';
+import { growing } from '../../ui/growing';
+import { Near } from '../../ui/near';
 import { Notice } from '../../ui/notice';
 import { ProgressLine } from '../../ui/progress';
 import { dayIn } from '../../ui/when';
@@ -37,7 +40,7 @@ const KINDS: Readonly<Record<HelpSuggestion['what'], string>> = {
 /** What results suggest, with the reasons: nothing of it is done until the teacher does it. */
 @Component({
   selector: 'lv-suggestions',
-  imports: [ButtonDirective, Empty, EvidenceHead, InputText, ProgressLine, RouterLink, ...FOLD],
+  imports: [ButtonDirective, Empty, EvidenceHead, InputText, Near, ProgressLine, RouterLink, ...FOLD, ...SELECT],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './suggestions.html',
   styleUrl: './suggestions.css',
@@ -55,14 +58,37 @@ export class Suggestions {
   /** Whoever says no reason is told what is missing. */
   protected readonly lacksReason = signal(false);
   /** What was made of those that were taken up here, with the way to it. */
-  protected readonly made = signal<{ readonly says: string; readonly link: readonly string[] } | null>(null);
+  private readonly taken = signal<{
+    readonly id: string;
+    readonly says: string;
+    readonly link: readonly string[];
+  } | null>(null);
+  /** Undone, it is not said any more. */
+  protected readonly made = computed(() => {
+    const t = this.taken();
+    return t && Object.hasOwn(this.work.dismissed(), t.id) ? t : null;
+  });
+  /** Those that are being taken up: a second press does nothing. */
+  private readonly taking = new Set<string>();
+  /** A learner, or what is of no learner (“-”); empty for all. */
+  protected readonly about = signal('');
   private readonly found = signal<readonly HelpSuggestion[] | null>(null);
   private end: () => void = () => undefined;
 
-  protected readonly open = computed(() => {
+  private readonly unanswered = computed(() => {
     const answered = this.work.dismissed();
-    return this.found()
-      ?.filter((s) => !Object.hasOwn(answered, s.id))
+    return this.found()?.filter((s) => !Object.hasOwn(answered, s.id));
+  });
+  /** Learners of whom anything is suggested. */
+  protected readonly learners = computed(() => {
+    const ids = new Set(this.unanswered()?.map((s) => s.learnerId));
+    return this.work.people().learners.filter((l) => ids.has(l.id));
+  });
+  protected readonly drawn = growing(() => this.about(), 8, 24);
+  protected readonly open = computed(() => {
+    const about = this.about();
+    return this.unanswered()
+      ?.filter((s) => !about || (s.learnerId ?? '-') === about)
       .map((s) => ({ s, does: DOES[s.agreed === undefined ? s.what : 'goal met'], ways: this.waysOf(s) }));
   });
   /** The newest first; of those that are not suggested any more, only when and why is known. */
@@ -106,6 +132,16 @@ export class Suggestions {
   }
 
   protected async takeUp(s: HelpSuggestion): Promise<void> {
+    if (this.taking.has(s.id)) return;
+    this.taking.add(s.id);
+    try {
+      await this.make(s);
+    } finally {
+      this.taking.delete(s.id);
+    }
+  }
+
+  private async make(s: HelpSuggestion): Promise<void> {
     await this.parts.during(async (want) => {
       const { learnerId = '', familyId = '' } = s;
       if (familyId) await wantFamily(familyId, want, this.work.doc);
@@ -132,7 +168,7 @@ export class Suggestions {
           label: `take up a suggestion: ${s.says}`.slice(0, 200),
         }),
       );
-      this.made.set({ says, link });
+      this.taken.set({ id: s.id, says, link });
     });
   }
 

@@ -133,7 +133,15 @@ export class DrawnWay {
     const column = columns.find((c) => c.nodes.includes(at))?.nodes ?? [];
     const beside = (step: number) => column[column.indexOf(at) + step]?.id;
     const columnOf = (id: string) => this.nodes().find((n) => n.id === id)?.column ?? -1;
-    const far = (ids: string[]) => ids.find((id) => columnOf(id) !== at.column) ?? ids[0];
+    const on = this.on();
+    // Along the way of what is chosen where there is one; and on to the next column before down in the same.
+    const fit = (ids: string[]) => {
+      const known = ids.filter((id) => columnOf(id) >= 0);
+      const followed = on ? known.filter((id) => on.has(id)) : known;
+      return followed.length ? followed : known;
+    };
+    const near = (ids: string[]) => fit(ids)[0];
+    const far = (ids: string[]) => fit(ids).find((id) => columnOf(id) !== at.column) ?? near(ids);
     switch (key) {
       case 'ArrowUp':
         return beside(-1);
@@ -143,7 +151,7 @@ export class DrawnWay {
       case 'ArrowRight':
         return (key === 'ArrowRight') === isRight
           ? far(edges.filter((e) => e.from === at.id).map((e) => e.to))
-          : edges.find((e) => e.to === at.id)?.from;
+          : near(edges.filter((e) => e.to === at.id).map((e) => e.from));
       case 'Home':
         return columns[0]?.nodes[0]?.id;
       case 'End':

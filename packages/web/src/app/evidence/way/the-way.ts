@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { derive, labelOf, latest, questionNumbers, snippet, wordsOf } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
@@ -12,6 +22,7 @@ import { WorkspaceStore } from '../../store/workspace';
 import { FOLD } from '../../ui/controls/fold';
 import { SELECT } from '../../ui/controls/select';
 import { Empty } from '../../ui/empty';
+import { inStages } from '../../ui/in-stages';
 import { TABLE } from '../../ui/table/table';
 import { dayIn } from '../../ui/when';
 import { EvidenceHead } from '../evidence-head';
@@ -142,6 +153,9 @@ export class TheWay {
       given: this.dayOf(r.givenAt),
     }));
   });
+  /** Parts of the page come one frame after the other. */
+  protected readonly head = inStages(() => this.families().length > 0, 3);
+  protected readonly stage = inStages(() => !!this.whole(), 5);
   protected readonly links = computed(() => this.linksOf(this.chosen()));
 
   protected readonly code = signal('');
@@ -151,13 +165,13 @@ export class TheWay {
   protected readonly isAloud = signal(false);
 
   constructor() {
+    inject(DestroyRef).onDestroy(() => this.hush?.());
     effect(() => {
       const [familyId, blockId] = [this.familyId(), this.blockId()];
       // What is given and done meanwhile is followed anew.
       this.work.states();
       this.work.handOutHeads();
-      this.kept();
-      if (familyId && blockId) untracked(() => void this.follow(familyId, blockId));
+      if (this.kept() && familyId && blockId) untracked(() => void this.follow(familyId, blockId));
     });
     effect(() => {
       const { learner, handout, version } = {
@@ -171,6 +185,7 @@ export class TheWay {
   }
 
   private async follow(familyId: string, blockId: string): Promise<void> {
+    if (this.whole() === undefined) this.places.set([]);
     try {
       const whole = await this.ways.way(familyId, blockId);
       if (familyId !== this.familyId() || blockId !== this.blockId()) return;
@@ -213,6 +228,7 @@ export class TheWay {
   }
 
   protected go(query: { readonly family?: string; readonly block?: string | undefined }): void {
+    this.sheet.set(null);
     void this.router.navigate(['/evidence/way'], { queryParams: query });
   }
   protected toPage(id: string): void {
@@ -255,6 +271,7 @@ export class TheWay {
       { word: () => undefined, end: () => this.quiet() },
     );
   }
+
   private quiet(): void {
     this.hush = null;
     this.isAloud.set(false);

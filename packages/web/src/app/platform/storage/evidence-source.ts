@@ -136,15 +136,17 @@ export class EvidenceSource {
           if (one) frozen[address] = one;
         }
         const of = { handOut, family: await this.family(handOut.familyId), frozen };
-        for (const id of here) {
-          const key = copyIdOf(handOut.id, workKeyOf(handOut, id));
-          const [copy, marking] = await Promise.all([
-            this.read<Copy>('copies', key),
-            this.read<Marking>('markings', key),
-          ]);
-          const one = seenWork(of, { id }, { copy, marking }, localDay, tools);
-          if (one) out.push(one);
-        }
+        const works = await Promise.all(
+          here.map(async (id) => {
+            const key = copyIdOf(handOut.id, workKeyOf(handOut, id));
+            const [copy, marking] = await Promise.all([
+              this.read<Copy>('copies', key),
+              this.read<Marking>('markings', key),
+            ]);
+            return seenWork(of, { id }, { copy, marking }, localDay, tools);
+          }),
+        );
+        out.push(...works.flatMap((one) => one ?? []));
       }
       progress(++done, given.length);
     }
@@ -163,11 +165,16 @@ export class EvidenceSource {
         if (one) frozen[address] = one;
       }
       const works = new Map<string, { copy: Copy | undefined; marking: Marking | undefined }>();
-      for (const key of new Set(holdersOf(head).map((id) => workKeyOf(handOut, id)))) {
-        const id = copyIdOf(handOut.id, key);
-        const [copy, marking] = await Promise.all([this.read<Copy>('copies', id), this.read<Marking>('markings', id)]);
-        works.set(key, { copy, marking });
-      }
+      await Promise.all(
+        [...new Set(holdersOf(head).map((id) => workKeyOf(handOut, id)))].map(async (key) => {
+          const id = copyIdOf(handOut.id, key);
+          const [copy, marking] = await Promise.all([
+            this.read<Copy>('copies', id),
+            this.read<Marking>('markings', id),
+          ]);
+          works.set(key, { copy, marking });
+        }),
+      );
       out.push({ handOut, frozen, works });
     }
     return out;
@@ -199,6 +206,12 @@ export class EvidenceSource {
   /** What was given, as it was; undefined where it is not here. */
   async frozenOf(address: string): Promise<Frozen | undefined> {
     return await this.read<Frozen>('frozen', address);
+  }
+
+  /** Activities of which any work was given, in the order in which it was. */
+  givenFamilies(): string[] {
+    const given = this.heads.filter((h) => h.state === 'given' && h.kind === 'work' && h.familyId);
+    return [...new Set(given.map((h) => h.familyId))];
   }
 
   /** A family; undefined where it is not here. */
