@@ -158,7 +158,8 @@ test('charts say in a sentence and a table what they show, and are drawn without
   // Seven right, 0.67 of 2 points, one not given: 7.335 of 9.
   await expect(versions.getByRole('row', { name: /^Supported, Oriel 82 % 1 9 49 % to 95 % few/ })).toBeVisible();
   const dots = versions.locator('.scatterlayer path.point');
-  expect(await dots.count()).toBe(4);
+  // Charts are drawn one after the other.
+  await expect(dots).toHaveCount(4);
   // Few are hollow.
   const fills = await dots.evaluateAll((all) => all.map((e) => getComputedStyle(e).fill));
   expect(fills.filter((f) => f === 'none' || /, 0\)$/.test(f))).toHaveLength(1);

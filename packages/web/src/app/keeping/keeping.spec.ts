@@ -68,7 +68,7 @@ describe('keeping', () => {
     await place.write(/^Type/, 'Empty');
     await place.send(/^Type/);
     expect(heads()).toEqual([]);
-    expect(place.text).toContain('5 activities, 23 learners, 7 hand-outs, 53 pieces of work');
+    expect(place.text).toContain('5 activities, 23 learners, 7 hand-outs, 55 pieces of work');
     await place.press(/^Put back 5 activities/);
     expect(heads()).toHaveLength(5);
   });

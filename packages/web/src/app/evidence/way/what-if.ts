@@ -41,7 +41,7 @@ const SAYS: Readonly<Record<WouldBe['then'], string>> = {
             }
           </div>
         } @else {
-          <p>A version added it: changed there, it changes in that version and in those made on it.</p>
+          <p>A version added it: changed there, it changes in {{ inVersions() }}.</p>
         }
         @if (plans().length) {
           <p>
@@ -94,6 +94,14 @@ export class WhatIf {
       .filter((t) => t.all.length)
       .map((t) => ({ name: t.name, groups: groupsOf(t.all) }));
   });
+
+  /** The versions that have what one of them added. */
+  protected readonly inVersions = computed(() =>
+    this.whole()
+      .way.versions.filter((v) => v.how !== 'left out')
+      .map((v) => `“${v.name}”`)
+      .join(', '),
+  );
 
   /** Plans of versions that would not stay as they are. */
   protected readonly plans = computed(() => {
