@@ -118,7 +118,8 @@ export class HelpsDesk {
     const works = await this.worksOf(this.source.all().map((l) => l.id));
     const families = new Map<string, Family>();
     for (const id of new Set(works.map((w) => w.familyId))) {
-      const family = await this.source.familyOf(id);
+      // One that was removed and waits is not spoken of.
+      const family = this.source.isHere(id) ? await this.source.familyOf(id) : undefined;
       if (family) families.set(id, family);
     }
     const drift = new Map([...families].map(([id, f]) => [id, driftOf(f)]));

@@ -214,6 +214,11 @@ export class EvidenceSource {
     return [...new Set(given.map((h) => h.familyId))];
   }
 
+  /** Whether an activity stands on the Shelf: one that was removed waits, and does not. */
+  isHere(familyId: string): boolean {
+    return this.familyIds.includes(familyId);
+  }
+
   /** A family; undefined where it is not here. */
   async familyOf(id: string): Promise<Family | undefined> {
     return await this.family(id);
