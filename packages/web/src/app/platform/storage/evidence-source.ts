@@ -130,20 +130,12 @@ export class EvidenceSource {
       const here = holdersOf(head).filter((id) => ids.has(id));
       const handOut = here.length ? await this.read<HandOut>('handOuts', head.id) : undefined;
       if (handOut) {
-        const frozen: Record<string, Frozen> = {};
-        for (const address of frozenIdsOf(handOut)) {
-          const one = await this.read<Frozen>('frozen', address);
-          if (one) frozen[address] = one;
-        }
+        const frozen = await this.sheetsOf(handOut);
         const of = { handOut, family: await this.family(handOut.familyId), frozen };
         const works = await Promise.all(
           here.map(async (id) => {
-            const key = copyIdOf(handOut.id, workKeyOf(handOut, id));
-            const [copy, marking] = await Promise.all([
-              this.read<Copy>('copies', key),
-              this.read<Marking>('markings', key),
-            ]);
-            return seenWork(of, { id }, { copy, marking }, localDay, tools);
+            const done = await this.doneOn(handOut, workKeyOf(handOut, id));
+            return seenWork(of, { id }, done, localDay, tools);
           }),
         );
         out.push(...works.flatMap((one) => one ?? []));
@@ -159,20 +151,11 @@ export class EvidenceSource {
     for (const head of this.heads.filter((h) => h.familyId === familyId && h.state === 'given')) {
       const handOut = await this.read<HandOut>('handOuts', head.id);
       if (!handOut) continue;
-      const frozen: Record<string, Frozen> = {};
-      for (const address of frozenIdsOf(handOut)) {
-        const one = await this.read<Frozen>('frozen', address);
-        if (one) frozen[address] = one;
-      }
+      const frozen = await this.sheetsOf(handOut);
       const works = new Map<string, { copy: Copy | undefined; marking: Marking | undefined }>();
       await Promise.all(
         [...new Set(holdersOf(head).map((id) => workKeyOf(handOut, id)))].map(async (key) => {
-          const id = copyIdOf(handOut.id, key);
-          const [copy, marking] = await Promise.all([
-            this.read<Copy>('copies', id),
-            this.read<Marking>('markings', id),
-          ]);
-          works.set(key, { copy, marking });
+          works.set(key, await this.doneOn(handOut, key));
         }),
       );
       out.push({ handOut, frozen, works });
@@ -240,9 +223,7 @@ export class EvidenceSource {
     const frozen: Record<string, Frozen> = {};
     let gathering: Gathering | undefined;
     for (const learner of here) {
-      const id = copyIdOf(handOut.id, workKeyOf(handOut, learner.id));
-      const [copy, marking] = await Promise.all([this.read<Copy>('copies', id), this.read<Marking>('markings', id)]);
-      const done = { copy, marking };
+      const done = await this.doneOn(handOut, workKeyOf(handOut, learner.id));
       if (!reachedIn(handOut, done, period, localDay)) continue;
       const mine = Object.hasOwn(handOut.given, learner.id) ? handOut.given[learner.id] : undefined;
       for (const address of [mine?.frozen ?? '', ...(mine?.earlier ?? []).map((e) => e.frozen)].filter(Boolean))
@@ -258,6 +239,26 @@ export class EvidenceSource {
       const one = gathering.of(learner, done);
       if (one) works.get(learner.id)?.push(one);
     }
+  }
+
+  /** All sheets that a hand-out gave, by address. */
+  private async sheetsOf(handOut: HandOut): Promise<Record<string, Frozen>> {
+    const frozen: Record<string, Frozen> = {};
+    for (const address of frozenIdsOf(handOut)) {
+      const one = await this.read<Frozen>('frozen', address);
+      if (one) frozen[address] = one;
+    }
+    return frozen;
+  }
+
+  /** One piece of work of a hand-out, with what was said to it. */
+  private async doneOn(
+    { id: handOutId }: HandOut,
+    key: string,
+  ): Promise<{ readonly copy: Copy | undefined; readonly marking: Marking | undefined }> {
+    const id = copyIdOf(handOutId, key);
+    const [copy, marking] = await Promise.all([this.read<Copy>('copies', id), this.read<Marking>('markings', id)]);
+    return { copy, marking };
   }
 
   private async family(id: string): Promise<Family | undefined> {
