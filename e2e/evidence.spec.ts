@@ -162,6 +162,17 @@ test('charts say in a sentence and a table what they show, and are drawn without
   await expect(dots).toHaveCount(4);
   // Few are hollow.
   const fills = await dots.evaluateAll((all) => all.map((e) => getComputedStyle(e).fill));
+  await expect(dots.locator('title').filter({ hasText: /^Supported, Oriel: 82 %/ })).toHaveCount(1);
+  // Plotly is not in the page, and its frame can reach nothing of it.
+  const room = page.frames().find((f) => f.url().endsWith('/charts/room.html'));
+  const reached = await room?.evaluate(() => {
+    try {
+      return parent.document.title;
+    } catch {
+      return origin;
+    }
+  });
+  expect(reached).toBe('null');
   expect(fills.filter((f) => f === 'none' || /, 0\)$/.test(f))).toHaveLength(1);
   expect(await faults(page)).toEqual([]);
   expect(errors).toEqual([]);

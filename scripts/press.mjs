@@ -9,7 +9,9 @@ const press = promisify(brotliCompress);
 const params = { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY };
 
 const folder = process.argv[2];
-const files = readdirSync(folder).filter((f) => /\.(js|css|svg)$/.test(f));
+const files = ['.', 'charts']
+  .flatMap((part) => readdirSync(join(folder, part)).map((f) => join(part, f)))
+  .filter((f) => /\.(js|css|svg)$/.test(f));
 await Promise.all(
   files.map(async (f) => {
     const whole = await readFile(join(folder, f));

@@ -81,6 +81,26 @@ export function pdfParts() {
       copyFileSync(join(letters, name), join(to, 'andika', name));
 }
 
+/** The frame that charts are drawn in: a page of its own with what it runs and the letters it measures. */
+export function chartRoom() {
+  const from = join(root, 'packages/web/src/chart-room');
+  const to = join(root, 'packages/web/public/charts');
+  const letters =
+    '@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2';
+  mkdirSync(to, { recursive: true });
+  copyFileSync(join(from, 'room.html'), join(to, 'room.html'));
+  copyFileSync(join(root, 'node_modules', letters), join(to, 'letters.woff2'));
+  must(bin('esbuild'), [
+    join(from, 'room.ts'),
+    '--bundle',
+    '--minify',
+    '--format=iife',
+    '--target=es2022',
+    '--log-level=warning',
+    `--outfile=${join(to, 'room.js')}`,
+  ]);
+}
+
 /** The hub with what it takes of the core in one file; packages stay where they are installed. */
 function buildHub() {
   const from = join(root, 'packages/hub');
@@ -103,6 +123,7 @@ function buildHub() {
 export function build() {
   pdfParts();
   wordParts(root);
+  chartRoom();
   const sources = [
     'package-lock.json',
     'packages/core/src',

@@ -6,9 +6,10 @@ declare module 'mammoth/mammoth.browser.js' {
 declare module 'plotly.js-basic-dist-min' {
   /** What of Plotly is used here. */
   interface Plotly {
-    newPlot(host: HTMLElement, data: readonly object[], layout: object, config: object): Promise<HTMLElement>;
-    purge(host: HTMLElement): void;
-    Plots: { resize(host: HTMLElement): void };
+    toImage(
+      figure: { data: readonly object[]; layout: object; config: object },
+      as: { format: 'svg'; width: number; height: number; imageDataOnly: true },
+    ): Promise<string>;
   }
   const plotly: Plotly;
   export default plotly;

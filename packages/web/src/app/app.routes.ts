@@ -1,4 +1,4 @@
-import { inject } from '@angular/core';
+import { inject, type Type } from '@angular/core';
 import { type CanActivateFn, Router, type Routes } from '@angular/router';
 import { Lock } from './platform/lock';
 import { isDeskPath } from './start/desk-path';
@@ -53,6 +53,13 @@ function decoded(text: string): string {
     return text;
   }
 }
+
+/** What a place is made of is run in one task, and the place opened in another: together they would be felt. */
+const apart = (load: () => Promise<Type<unknown>>) => async () => {
+  const place = await load();
+  await new Promise((done) => setTimeout(done));
+  return place;
+};
 
 /** Asked once where what is kept is in an earlier form. */
 const upgrading: CanActivateFn = () =>
@@ -204,32 +211,32 @@ export const routes: Routes = [
       {
         path: 'evidence',
         title: 'Evidence – Lorvet',
-        loadComponent: () => import('./evidence/list/evidence-list').then((m) => m.EvidenceList),
+        loadComponent: apart(() => import('./evidence/list/evidence-list').then((m) => m.EvidenceList)),
       },
       {
         path: 'evidence/helps',
         title: 'What helps – Lorvet',
-        loadComponent: () => import('./evidence/helps/what-helps').then((m) => m.WhatHelps),
+        loadComponent: apart(() => import('./evidence/helps/what-helps').then((m) => m.WhatHelps)),
       },
       {
         path: 'evidence/suggestions',
         title: 'Suggestions – Lorvet',
-        loadComponent: () => import('./evidence/suggestions/suggestions').then((m) => m.Suggestions),
+        loadComponent: apart(() => import('./evidence/suggestions/suggestions').then((m) => m.Suggestions)),
       },
       {
         path: 'evidence/way',
         title: 'The whole way – Lorvet',
-        loadComponent: () => import('./evidence/way/the-way').then((m) => m.TheWay),
+        loadComponent: apart(() => import('./evidence/way/the-way').then((m) => m.TheWay)),
       },
       {
         path: 'evidence/record',
         title: 'The record – Lorvet',
-        loadComponent: () => import('./evidence/record/record-view').then((m) => m.RecordView),
+        loadComponent: apart(() => import('./evidence/record/record-view').then((m) => m.RecordView)),
       },
       {
         path: 'evidence/of/:learnerId',
         title: 'Evidence – Lorvet',
-        loadComponent: () => import('./evidence/learner/one-evidence').then((m) => m.OneEvidence),
+        loadComponent: apart(() => import('./evidence/learner/one-evidence').then((m) => m.OneEvidence)),
       },
       {
         path: 'keeping',

@@ -2,6 +2,7 @@ import { booleanAttribute, ChangeDetectionStrategy, Component, computed, inject,
 import type { Privacy } from '@lorvet/core/evidence';
 import { DateField } from '../ui/controls/date';
 import { SELECT } from '../ui/controls/select';
+import { inStages } from '../ui/in-stages';
 import { ProgressLine } from '../ui/progress';
 import { Ways } from '../ui/ways';
 import { EvidenceChoices, type FormId, FORMS, PRIVACIES } from './choices';
@@ -21,21 +22,25 @@ import { EvidenceWriting } from './writing';
     </div>
     @if (!bare()) {
       <div class="row choices card">
-        <lv-select label="Time" [value]="choices.span()" (chosen)="setSpan($event)">
-          @for (s of spans; track s.id) {
-            <lv-option [value]="s.id" [label]="s.name" />
-          }
-        </lv-select>
+        @if (stage() >= 2) {
+          <lv-select label="Time" [value]="choices.span()" (chosen)="setSpan($event)">
+            @for (s of spans; track s.id) {
+              <lv-option [value]="s.id" [label]="s.name" />
+            }
+          </lv-select>
+        }
         @if (choices.span() === 'own') {
           <lv-date label="From" [value]="choices.own().from" (told)="choices.set({ from: $event })" />
           <lv-date label="Until" [value]="choices.own().until" (told)="choices.set({ until: $event })" />
         }
-        @if (!times()) {
+        @if (!times() && stage() >= 3) {
           <lv-select label="What is in it" [value]="choices.privacy()" (chosen)="setPrivacy($event)">
             @for (p of privacies; track p.id) {
               <lv-option [value]="p.id" [label]="p.name" />
             }
           </lv-select>
+        }
+        @if (!times() && stage() >= 4) {
           <lv-select label="As" [value]="choices.form()" (chosen)="setForm($event)">
             @for (f of forms; track f.id) {
               <lv-option [value]="f.id" [label]="f.name" />
@@ -63,6 +68,8 @@ import { EvidenceWriting } from './writing';
     .choices {
       align-items: end;
       gap: 10px 14px;
+      /* As high as one line of fields, also before they are there. */
+      min-height: 82px;
     }
     lv-select {
       min-width: 150px;
@@ -79,6 +86,8 @@ export class EvidenceHead {
   /** Only the time is chosen: nothing is written here. */
   readonly times = input(false, { transform: booleanAttribute });
   protected readonly choices = inject(EvidenceChoices);
+  /** Its fields come one frame after the other. */
+  protected readonly stage = inStages(() => true, 4);
   protected readonly writing = inject(EvidenceWriting);
   protected readonly spans = SPANS;
   protected readonly privacies = PRIVACIES;

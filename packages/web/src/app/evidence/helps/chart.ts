@@ -11,7 +11,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import type * as PlotlyModule from 'plotly.js-basic-dist-min';
+import { ChartRoom } from '../../platform/chart-room';
 import { FOLD } from '../../ui/controls/fold';
 import { Theme } from '../../ui/theme';
 
@@ -61,7 +61,7 @@ const DASHES = ['solid', 'dash', 'dot', 'dashdot', 'longdash', 'longdashdot'];
 const PATTERNS = ['', '/', '.', 'x', '-', '+', '\\', '|'];
 const COLOURS = ['--moss', '--accent', '--ochre', '--madder', '--ink-2'];
 
-/** A chart with the sentence that says what it shows, and its numbers as a table. Plotly comes when the first is drawn. */
+/** A chart with the sentence that says what it shows, and its numbers as a table. Plotly draws it, beside the page. */
 @Component({
   selector: 'lv-chart',
   imports: [...FOLD],
@@ -152,10 +152,10 @@ export class ChartView {
   });
 
   constructor() {
-    let drawn: HTMLElement | null = null;
-    let width = 0;
+    const room = inject(ChartRoom);
+    const width = signal(0);
     let over = false;
-    // Drawn as it comes near what is seen, one at a time: each costs a while.
+    // Drawn as it comes near what is seen.
     const near = new IntersectionObserver(
       (seen) => {
         if (!seen.some((s) => s.isIntersecting)) return;
@@ -164,60 +164,57 @@ export class ChartView {
       },
       { rootMargin: '200px' },
     );
-    effect(() => {
-      const host = this.host()?.nativeElement;
-      if (host && !untracked(this.drawable)) near.observe(host);
-    });
-    effect(() => {
-      const [chart, host] = [this.chart(), this.host()?.nativeElement];
-      this.theme.dark();
-      if (!this.drawable() || !host) return;
-      inTurn(async (plotly) => {
-        if (over || chart !== this.chart() || host !== this.host()?.nativeElement) return;
-        drawn = host;
-        width = host.clientWidth;
-        await plotly.newPlot(host, tracesOf(chart, host), layoutOf(chart, host, this.height()), CONFIG);
-      }).catch(() => this.failed.set(true));
-    });
     // As wide as its place, also where only that changes.
-    const watcher = new ResizeObserver(() => {
-      const host = drawn;
-      if (!host || host.clientWidth === width) return;
-      width = host.clientWidth;
-      void inTurn(async (plotly) => {
-        if (!over && host === drawn) await plotly.Plots.resize(host);
-      });
-    });
+    const watcher = new ResizeObserver(([at]) => width.set(Math.round(at?.contentRect.width ?? 0)));
     effect(() => {
       const host = this.host()?.nativeElement;
       watcher.disconnect();
-      if (host) watcher.observe(host);
+      if (!host) return;
+      watcher.observe(host);
+      if (!untracked(this.drawable)) near.observe(host);
+    });
+    let asked = 0;
+    let isDrawing = false;
+    const draw = async () => {
+      // While one is drawn, only the last that is asked for waits.
+      if (isDrawing) return;
+      isDrawing = true;
+      try {
+        for (let done = 0; done !== asked && !over;) {
+          done = asked;
+          const [chart, host] = [this.chart(), this.host()?.nativeElement];
+          if (!host) return;
+          const layout = layoutOf(chart, host, width(), this.height());
+          const drawn = await room.draw(tracesOf(chart, host), layout, chart.series.map(wordsOf(chart)));
+          if (over || host !== this.host()?.nativeElement) return;
+          if (done === asked) host.replaceChildren(drawn);
+        }
+        this.failed.set(false);
+      } catch {
+        this.failed.set(true);
+      } finally {
+        isDrawing = false;
+      }
+    };
+    effect(() => {
+      this.chart();
+      this.theme.dark();
+      if (!this.host() || !this.drawable() || !width()) return;
+      asked++;
+      void untracked(draw);
     });
     inject(DestroyRef).onDestroy(() => {
       over = true;
       near.disconnect();
       watcher.disconnect();
-      const host = drawn;
-      if (host) void import('plotly.js-basic-dist-min').then(({ default: plotly }) => plotly.purge(host));
     });
   }
 }
 
-type Plotly = typeof PlotlyModule.default;
-let last: Promise<void> = Promise.resolve();
-/** Plotly, once whoever asked before is done and a frame is over: no two charts are drawn in one breath. */
-function inTurn(work: (plotly: Plotly) => Promise<unknown>): Promise<void> {
-  const mine = last.then(async () => {
-    const { default: plotly } = await import('plotly.js-basic-dist-min');
-    await new Promise<void>((done) => setTimeout(done));
-    await work(plotly);
-    await new Promise<void>((done) => setTimeout(done));
-  });
-  last = mine.catch(() => undefined);
-  return mine;
-}
+/** What each dot or bar says to a hand that rests on it. */
+const wordsOf = (chart: Chart) => (s: ChartSeries) =>
+  s.x.map((x, i) => s.text?.[i] ?? (chart.across ? `${s.y[i]}: ${x}` : `${x}: ${s.y[i]}`));
 
-const CONFIG = { displayModeBar: false, displaylogo: false };
 const colour = (host: HTMLElement, name: string): string => getComputedStyle(host).getPropertyValue(name).trim();
 
 function tracesOf(chart: Chart, host: HTMLElement): object[] {
@@ -241,15 +238,12 @@ function tracesOf(chart: Chart, host: HTMLElement): object[] {
       name: s.name,
       x: s.x,
       y: s.y,
-      hovertemplate: s.text ? '%{text}<extra></extra>' : undefined,
-      text: s.text,
       ...off,
     };
     if (chart.is === 'bars' || chart.is === 'stacked')
       return {
         ...base,
         type: 'bar',
-        textposition: 'none',
         orientation: chart.across ? 'h' : 'v',
         marker: {
           color: own,
@@ -279,12 +273,18 @@ function tracesOf(chart: Chart, host: HTMLElement): object[] {
   });
 }
 
-function layoutOf(chart: Chart, host: HTMLElement, height: number): object {
+function layoutOf(
+  chart: Chart,
+  host: HTMLElement,
+  width: number,
+  height: number,
+): { width: number; height: number } & Record<string, unknown> {
   const [ink, line] = [colour(host, '--ink'), colour(host, '--line')];
   const percent = chart.percent ? { tickformat: '.0%', range: [0, 1.04] } : {};
-  const values = { ...percent, gridcolor: line, zerolinecolor: line };
+  const lines = { gridcolor: line, zerolinecolor: line, ticklabelstandoff: 5 };
+  const values = { ...percent, ...lines };
   const names = {
-    gridcolor: line,
+    ...lines,
     // Beside a column of names there is room for the longest; else each chart would be laid out several times.
     automargin: !chart.across,
     ...(chart.order ? { type: 'category', categoryorder: 'array', categoryarray: chart.order } : {}),
@@ -292,15 +292,16 @@ function layoutOf(chart: Chart, host: HTMLElement, height: number): object {
   const days = chart.days ? daysAxis(chart) : {};
   const isAimed = (chart.targets ?? []).some((t) => t.axis === 'y');
   return {
+    width,
     height,
     font: { family: getComputedStyle(host).fontFamily, size: 13, color: ink },
     paper_bgcolor: 'rgba(0,0,0,0)',
     plot_bgcolor: 'rgba(0,0,0,0)',
     margin: {
-      l: chart.across ? roomFor(chart) : 60,
+      l: chart.series.some((s) => s.y.some((y) => typeof y === 'string')) ? roomFor(chart) : 64,
       r: isAimed ? 84 : 16,
       t: chart.series.length > 1 ? 44 : 10,
-      b: 48,
+      b: chart.xTitle ? 52 : 30,
     },
     barmode: chart.is === 'stacked' ? 'stack' : 'group',
     showlegend: chart.series.length > 1,

@@ -42,16 +42,18 @@ import { type Figures, HelpsWork } from '../helps-work';
     <div class="page">
       <lv-evidence-head heading="What helps" times>
         <div acts class="row acts">
-          <lv-select label="Of" [value]="of()" (chosen)="of.set($event)">
-            <lv-option value="" label="All learners" />
-            @for (c of work.people().classes; track c.id) {
-              <lv-option [value]="'c ' + c.id" [label]="c.name" group="Class" />
-            }
-            @for (l of work.people().learners; track l.id) {
-              <lv-option [value]="'l ' + l.id" [label]="l.name" group="Learner" />
-            }
-          </lv-select>
-          @if (families().length) {
+          @if (head() >= 3) {
+            <lv-select label="Of" [value]="of()" (chosen)="of.set($event)">
+              <lv-option value="" label="All learners" />
+              @for (c of work.people().classes; track c.id) {
+                <lv-option [value]="'c ' + c.id" [label]="c.name" group="Class" />
+              }
+              @for (l of work.people().learners; track l.id) {
+                <lv-option [value]="'l ' + l.id" [label]="l.name" group="Learner" />
+              }
+            </lv-select>
+          }
+          @if (head() >= 4 && families().length) {
             <lv-select label="Activity" [value]="familyId()" (chosen)="chosenFamily.set($event)">
               @for (f of families(); track f.id) {
                 <lv-option [value]="f.id" [label]="f.title" />
@@ -136,6 +138,8 @@ export class WhatHelps {
     if (sort === 'l') return [id];
     return sort === 'c' ? (classes.find((c) => c.id === id)?.learnerIds ?? []) : learners.map((l) => l.id);
   });
+  /** The fields come after that of the time, one frame after the other. */
+  protected readonly head = inStages(() => true, 4);
   /** Charts come one frame after the other. */
   protected readonly stage = inStages(() => this.figures() !== null, 7);
   protected readonly charts = computed((): Chart[] => {

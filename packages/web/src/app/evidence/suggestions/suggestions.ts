@@ -14,6 +14,7 @@ import { SELECT } from '../../ui/controls/select';
 import { drawSwatch } from '../../ui/draw-swatch';
 import { Empty } from '../../ui/empty';
 import { growing } from '../../ui/growing';
+import { inStages } from '../../ui/in-stages';
 import { Near } from '../../ui/near';
 import { Notice } from '../../ui/notice';
 import { ProgressLine } from '../../ui/progress';
@@ -84,7 +85,9 @@ export class Suggestions {
     const ids = new Set(this.unanswered()?.map((s) => s.learnerId));
     return this.work.people().learners.filter((l) => ids.has(l.id));
   });
-  protected readonly drawn = growing(() => this.about(), 8, 24);
+  protected readonly drawn = growing(() => [this.about(), this.found() === null], 2, 24);
+  /** The list first, then what narrows it. */
+  protected readonly stage = inStages(() => this.found() !== null, 3);
   protected readonly open = computed(() => {
     const about = this.about();
     return this.unanswered()

@@ -45,7 +45,7 @@ interface Line {
               [style.margin-inline-start.px]="n.depth * 14"
               [attr.data-node]="n.id"
               [attr.aria-pressed]="n.id === chosen()"
-              [attr.aria-description]="readOut(n)"
+              [attr.aria-description]="readOut().get(n.id)"
               [tabindex]="n.id === stop() ? 0 : -1"
               (focus)="focused.set(n.id)"
               (click)="choose.emit(n.id === chosen() ? '' : n.id)"
@@ -75,6 +75,27 @@ export class DrawnWay {
   private readonly resized = signal(0);
   private readonly nodes = computed(() => this.graph().columns.flatMap((c) => c.nodes));
   private readonly titles = computed(() => new Map(this.nodes().map((n) => [n.id, n.title])));
+  /** What each comes from and leads to, for reading out. */
+  protected readonly readOut = computed(() => {
+    const [from, to] = [new Map<string, string[]>(), new Map<string, string[]>()];
+    const add = (at: Map<string, string[]>, id: string, other: string) => {
+      const names = at.get(id) ?? [];
+      at.set(id, names);
+      names.push(this.titles().get(other) ?? '');
+    };
+    for (const e of this.graph().edges) {
+      add(from, e.to, e.from);
+      add(to, e.from, e.to);
+    }
+    const said = (all: readonly string[] = []) =>
+      all.length > 4 ? `${all.slice(0, 3).join(', ')} and ${all.length - 3} more` : all.join(', ');
+    return new Map(
+      this.nodes().map(({ id }) => {
+        const [back, onTo] = [said(from.get(id)), said(to.get(id))];
+        return [id, [back && `Comes from: ${back}.`, onTo && `Leads to: ${onTo}.`].filter(Boolean).join(' ')];
+      }),
+    );
+  });
   /** The one that Tab comes to. */
   protected readonly stop = computed(() => {
     const ids = this.nodes().map((n) => n.id);
@@ -104,17 +125,6 @@ export class DrawnWay {
       },
       write: (lines) => this.lines.set(lines()),
     });
-  }
-
-  protected readOut(n: WayNode): string {
-    const { edges } = this.graph();
-    const names = (ids: readonly string[]) => {
-      const all = ids.map((id) => this.titles().get(id) ?? '');
-      return all.length > 4 ? `${all.slice(0, 3).join(', ')} and ${all.length - 3} more` : all.join(', ');
-    };
-    const back = names(edges.filter((e) => e.to === n.id).map((e) => e.from));
-    const onTo = names(edges.filter((e) => e.from === n.id).map((e) => e.to));
-    return [back && `Comes from: ${back}.`, onTo && `Leads to: ${onTo}.`].filter(Boolean).join(' ');
   }
 
   protected pressed(event: KeyboardEvent): void {

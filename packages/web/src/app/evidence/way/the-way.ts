@@ -154,8 +154,8 @@ export class TheWay {
     }));
   });
   /** Parts of the page come one frame after the other. */
-  protected readonly head = inStages(() => this.families().length > 0, 3);
-  protected readonly stage = inStages(() => !!this.whole(), 5);
+  protected readonly head = inStages(() => this.families().length > 0, 4);
+  protected readonly stage = inStages(() => !!this.whole(), 7);
   protected readonly links = computed(() => this.linksOf(this.chosen()));
 
   protected readonly code = signal('');
@@ -173,6 +173,8 @@ export class TheWay {
       this.work.handOutHeads();
       if (this.kept() && familyId && blockId) untracked(() => void this.follow(familyId, blockId));
     });
+    // Rows are made out in a frame of their own, before the table is drawn.
+    effect(() => void (this.stage() >= 6 && this.rows()));
     effect(() => {
       const { learner, handout, version } = {
         learner: this.learner(),
@@ -187,7 +189,11 @@ export class TheWay {
   private async follow(familyId: string, blockId: string): Promise<void> {
     if (this.whole() === undefined) this.places.set([]);
     try {
-      const whole = await this.ways.way(familyId, blockId);
+      const coming = this.ways.way(familyId, blockId);
+      // The first day that a browser writes takes it long: while the works are read, nobody waits for it.
+      await new Promise((done) => setTimeout(done));
+      this.dayOf('2000-01-01');
+      const whole = await coming;
       if (familyId !== this.familyId() || blockId !== this.blockId()) return;
       this.failed.set(false);
       this.read.set(whole);
