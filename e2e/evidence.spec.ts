@@ -271,6 +271,10 @@ test('a family is a page to read and a PDF, with every version and no learner', 
   await reader.setContent(text);
   await expect(reader.getByRole('heading', { level: 1, name: 'Rock-pool survey' })).toBeVisible();
   await expect(reader.locator('img')).toHaveCount(1);
+  // The picture is drawn in the PDF too: its words do not stand in its place.
+  const says = flat((await reader.locator('img').getAttribute('alt')) ?? '');
+  expect(says).not.toBe('');
+  expect(told).not.toContain(`[${says}]`);
   const adjusted = await reader.locator('h4').allInnerTexts();
   expect(adjusted.length).toBeGreaterThan(12);
   for (const sentence of adjusted) expect(told).toContain(flat(sentence));

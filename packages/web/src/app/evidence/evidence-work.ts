@@ -106,14 +106,11 @@ export class EvidenceWork {
       const [only] = files;
       if (only && n === 1) return { blob: blobOf(only.bytes, type), name: only.name };
       return {
-        blob: blobOf(
-          await api.zip(
-            transfer(
-              files,
-              files.map((f) => f.bytes.buffer),
-            ),
+        blob: await api.zip(
+          transfer(
+            files,
+            files.map((f) => f.bytes.buffer),
           ),
-          'application/zip',
         ),
         name: `${all}.zip`,
       };

@@ -25,6 +25,12 @@ export function dayIn(instant: string): string {
   return (dayInOwnForm ??= new Intl.DateTimeFormat(navigator.language, { dateStyle: 'medium' })).format(day);
 }
 
+/** The first day that a browser writes takes it long: made out beforehand, in a task of its own, nobody waits for it. */
+export async function daysReady(): Promise<void> {
+  await new Promise((done) => setTimeout(done));
+  dayIn('2000-01-01');
+}
+
 let nearInOwnForm: Intl.DateTimeFormat | undefined;
 /** A day for reading, without the year where it is within half a year of another (ISO): "17 Dec". */
 export function nearDay(day: string, today: string): string {

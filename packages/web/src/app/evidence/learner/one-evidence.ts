@@ -6,8 +6,9 @@ import { counted } from '../../platform/many';
 import { WorkspaceStore } from '../../store/workspace';
 import { Empty } from '../../ui/empty';
 import { growing } from '../../ui/growing';
+import { inStages } from '../../ui/in-stages';
 import { Near } from '../../ui/near';
-import { dayIn } from '../../ui/when';
+import { dayIn, daysReady } from '../../ui/when';
 import { EvidenceChoices } from '../choices';
 import { EvidenceHead } from '../evidence-head';
 import { EvidenceWork } from '../evidence-work';
@@ -61,7 +62,11 @@ export class OneEvidence {
     const asked = all.filter((w) => w.handOutId === this.work());
     return [...asked, ...all.filter((w) => !asked.includes(w))];
   });
-  protected readonly drawn = growing(() => this.learnerId(), 1, 2);
+  protected readonly drawn = growing(() => [this.learnerId(), this.evidence() === null], 1, 2);
+  /** What is in its head, one frame after the other. */
+  protected readonly head = inStages(() => true, 3);
+  /** What was given first, then what stands beside it. */
+  protected readonly stage = inStages(() => this.evidence() !== null, 5);
   protected readonly drawnWorks = computed(() => this.works().slice(0, this.drawn.budget()));
 
   constructor() {
@@ -76,7 +81,7 @@ export class OneEvidence {
 
   private async gather(id: string, period: Evidence['period']): Promise<void> {
     try {
-      const got = await this.evidenceWork.one(id, period);
+      const [got] = await Promise.all([this.evidenceWork.one(id, period), daysReady()]);
       if (id !== this.learnerId() || period !== this.choices.period()) return;
       this.failed.set(false);
       this.gathered.set(got);

@@ -24,7 +24,7 @@ import { SELECT } from '../../ui/controls/select';
 import { Empty } from '../../ui/empty';
 import { inStages } from '../../ui/in-stages';
 import { TABLE } from '../../ui/table/table';
-import { dayIn } from '../../ui/when';
+import { dayIn, daysReady } from '../../ui/when';
 import { EvidenceHead } from '../evidence-head';
 import { WayWork } from '../way-work';
 import { DrawnWay } from './drawn-way';
@@ -189,11 +189,7 @@ export class TheWay {
   private async follow(familyId: string, blockId: string): Promise<void> {
     if (this.whole() === undefined) this.places.set([]);
     try {
-      const coming = this.ways.way(familyId, blockId);
-      // The first day that a browser writes takes it long: while the works are read, nobody waits for it.
-      await new Promise((done) => setTimeout(done));
-      this.dayOf('2000-01-01');
-      const whole = await coming;
+      const [whole] = await Promise.all([this.ways.way(familyId, blockId), daysReady()]);
       if (familyId !== this.familyId() || blockId !== this.blockId()) return;
       this.failed.set(false);
       this.read.set(whole);

@@ -34,6 +34,8 @@ const doc: PrintedDocument = {
   ],
 };
 
+const NONE = { photographs: {}, drawings: {} };
+
 describe('a document for a word processor', () => {
   it('holds headings as headings, what changed as struck out and underlined, and ways to its places', async () => {
     const files = unzipSync(await docxDocument(doc, new Map()));
@@ -53,10 +55,22 @@ describe('a document for a word processor', () => {
 
 describe('the same as PDF', () => {
   it('refers to pages, and keeps a small heading with what is said below it', () => {
-    const text = JSON.stringify(pdfDocument(doc, {}));
+    const text = JSON.stringify(pdfDocument(doc, NONE));
     expect(text).toContain('"pageReference":"work-h1"');
     expect(text).toContain('"tocItem":true');
     expect(text).toContain('"decoration":"lineThrough"');
-    expect(pdfDocument(doc, {}).content).toContainEqual(expect.objectContaining({ unbreakable: true }));
+    expect(pdfDocument(doc, NONE).content).toContainEqual(expect.objectContaining({ unbreakable: true }));
+  });
+
+  it('draws a picture of lines as lines, and says in words what cannot be shown', () => {
+    const parts = [
+      { is: 'picture', assetId: 'lines', alt: 'The shore' },
+      { is: 'picture', assetId: 'lost', alt: 'A crab' },
+    ] as const;
+    const { content } = pdfDocument({ ...doc, parts }, { photographs: {}, drawings: { lines: '<svg/>' } });
+    expect(content).toEqual([
+      expect.objectContaining({ svg: '<svg/>' }),
+      expect.objectContaining({ text: expect.arrayContaining([expect.objectContaining({ text: '[A crab]' })]) }),
+    ]);
   });
 });

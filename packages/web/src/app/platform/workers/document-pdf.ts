@@ -10,8 +10,11 @@ const PAPER = '#f3eee4';
 const HEADINGS = { 1: 17, 2: 14, 3: 11.5 } as const;
 const WIDTH = 483;
 
-/** Pictures by their asset, as data URLs. */
-export type Pictures = Readonly<Record<string, string>>;
+/** Pictures by their asset: those of dots as data addresses, those of lines as SVG. */
+export interface Pictures {
+  readonly photographs: Readonly<Record<string, string>>;
+  readonly drawings: Readonly<Record<string, string>>;
+}
 
 /** A document with its contents, page numbers, and marks for who finds the way by its outline. */
 export function pdfDocument(doc: PrintedDocument, pictures: Pictures): TDocumentDefinitions {
@@ -22,7 +25,7 @@ export function pdfDocument(doc: PrintedDocument, pictures: Pictures): TDocument
     pageSize: 'A4',
     pageMargins: [56, 56, 56, 56],
     defaultStyle: { font: 'latin', fontSize: 10.5, lineHeight: 1.05 },
-    images: { ...pictures },
+    images: { ...pictures.photographs },
     footer: (page, pages) => ({
       margin: [56, 14, 56, 0],
       columns: [
@@ -156,10 +159,17 @@ function partOf(part: DocumentPart, pictures: Pictures): Content[] {
           margin: [0, 2, 0, 8],
         },
       ];
-    case 'picture':
-      return pictures[part.assetId]
-        ? [{ image: part.assetId, fit: [WIDTH / 2, 260], margin: [0, 2, 0, 6] }]
+    case 'picture': {
+      const place = {
+        fit: [WIDTH / 2, 260] as [number, number],
+        margin: [0, 2, 0, 6] as [number, number, number, number],
+      };
+      const drawn = pictures.drawings[part.assetId];
+      if (drawn !== undefined) return [{ svg: drawn, font: 'latin', ...place }];
+      return pictures.photographs[part.assetId]
+        ? [{ image: part.assetId, ...place }]
         : [text(`[${part.alt}]`, { color: SOFT, margin: [0, 2, 0, 6] })];
+    }
     case 'signatures':
       return [
         {

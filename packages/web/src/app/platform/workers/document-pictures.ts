@@ -27,12 +27,17 @@ export async function asJpeg(data: Blob): Promise<{ bytes: Uint8Array; width: nu
 }
 
 export async function picturesFor(all: readonly DocumentPicture[]): Promise<Pictures> {
-  const out: Record<string, string> = {};
+  const photographs: Record<string, string> = {};
+  const drawings: Record<string, string> = {};
   for (const { assetId, data } of all) {
+    if (data.type === 'image/svg+xml') {
+      drawings[assetId] = await data.text();
+      continue;
+    }
     const read = await asJpeg(data);
-    if (read) out[assetId] = `data:image/jpeg;base64,${base64Of(read.bytes)}`;
+    if (read) photographs[assetId] = `data:image/jpeg;base64,${base64Of(read.bytes)}`;
   }
-  return out;
+  return { photographs, drawings };
 }
 
 const AT_ONCE = 0x8000;

@@ -3,7 +3,7 @@ import type { PrintedDocument } from '@lorvet/core/evidence';
 import { expose, transfer } from 'comlink';
 import * as packed from 'pdfmake/build/pdfmake';
 import type { DocumentPicture } from '../evidence-desk';
-import { pdfDocument } from './document-pdf';
+import { pdfDocument, type Pictures } from './document-pdf';
 import { base64Of, picturesFor } from './document-pictures';
 import { LETTERS } from './report-letters';
 import { reportDocument } from './report-pdf';
@@ -41,13 +41,27 @@ const ready = (base: string): Promise<void> =>
     throw error;
   }));
 
+const written = async (doc: PrintedDocument, pictures: Pictures): Promise<Uint8Array<ArrayBuffer>> =>
+  new Uint8Array(await pdfMake.createPdf(pdfDocument(doc, pictures)).getBuffer());
+
+/** Drawings of other programs may hold what a PDF cannot: those stand by their words. */
+async function drawable(pictures: Pictures): Promise<Pictures> {
+  const drawings: Record<string, string> = {};
+  for (const [assetId, svg] of Object.entries(pictures.drawings)) {
+    const alone = { title: '', language: 'en', foot: '', parts: [{ is: 'picture', assetId, alt: '' }] } as const;
+    const one = { photographs: {}, drawings: { [assetId]: svg } };
+    if (await written(alone, one).catch(() => null)) drawings[assetId] = svg;
+  }
+  return { ...pictures, drawings };
+}
+
 const api = {
   /** A document as PDF; `bytes` are its JSON. Photographs go with it. */
   async document(bytes: Uint8Array, pictures: readonly DocumentPicture[], base: string): Promise<Uint8Array> {
     await ready(base);
     const doc = JSON.parse(new TextDecoder().decode(bytes)) as PrintedDocument;
     const shown = await picturesFor(pictures);
-    const out = new Uint8Array(await pdfMake.createPdf(pdfDocument(doc, shown)).getBuffer());
+    const out = await written(doc, shown).catch(async () => written(doc, await drawable(shown)));
     return transfer(out, [out.buffer]);
   },
   /** The reports as one PDF. `base` is where the application is served. */
