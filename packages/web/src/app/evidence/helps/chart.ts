@@ -70,7 +70,13 @@ const COLOURS = ['--moss', '--accent', '--ochre', '--madder', '--ink-2'];
     <h2>{{ chart().title }}</h2>
     <p>{{ chart().says }}</p>
     @if (chart().table.rows.length) {
-      <div #host class="plot" role="img" [attr.aria-label]="chart().title + '. ' + chart().says"></div>
+      <div
+        #host
+        class="plot"
+        [class.none]="failed()"
+        role="img"
+        [attr.aria-label]="chart().title + '. ' + chart().says"
+      ></div>
       @if (failed()) {
         <p class="small">The drawing could not be shown. Its numbers are below.</p>
       }
@@ -118,6 +124,9 @@ const COLOURS = ['--moss', '--accent', '--ochre', '--madder', '--ink-2'];
       min-width: 0;
       min-height: 280px;
       overflow: hidden;
+    }
+    .none {
+      min-height: 0;
     }
     .scroll {
       overflow-x: auto;
@@ -191,6 +200,7 @@ export class ChartView {
         }
         this.failed.set(false);
       } catch {
+        this.host()?.nativeElement.replaceChildren();
         this.failed.set(true);
       } finally {
         isDrawing = false;

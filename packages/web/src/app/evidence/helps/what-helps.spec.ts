@@ -48,4 +48,10 @@ describe('what helps', () => {
     await place.whole();
     expect(place.text).toContain('Results by objective');
   });
+
+  it('is of all where the one that the address names is not here any more', async () => {
+    const place = await DemoPlace.open(WhatHelps, { at: AT, inputs: { learner: 'nobody' } });
+    for (let i = 0; i < 40 && !place.text.includes('Results by objective'); i++) await place.whole();
+    expect(place.text).toContain('All learners');
+  });
 });

@@ -43,7 +43,7 @@ import { type Figures, HelpsWork } from '../helps-work';
       <lv-evidence-head heading="What helps" times>
         <div acts class="row acts">
           @if (head() >= 3) {
-            <lv-select label="Of" [value]="of()" (chosen)="of.set($event)">
+            <lv-select label="Of" [value]="of()" (chosen)="chosen.set($event)">
               <lv-option value="" label="All learners" />
               @for (c of work.people().classes; track c.id) {
                 <lv-option [value]="'c ' + c.id" [label]="c.name" group="Class" />
@@ -112,8 +112,13 @@ export class WhatHelps {
   protected readonly work = inject(WorkspaceStore);
   protected readonly helps = inject(HelpsWork);
   private readonly choices = inject(EvidenceChoices);
-  /** A class (“c …”) or a learner (“l …”); empty for all. */
-  protected readonly of = linkedSignal(() => (this.learner() ? `l ${this.learner()}` : ''));
+  protected readonly chosen = linkedSignal(() => (this.learner() ? `l ${this.learner()}` : ''));
+  /** A class (“c …”) or a learner (“l …”); empty for all, also where who was chosen is not here any more. */
+  protected readonly of = computed(() => {
+    const { learners, classes } = this.work.people();
+    const isHere = [...learners.map((l) => `l ${l.id}`), ...classes.map((c) => `c ${c.id}`)].includes(this.chosen());
+    return isHere ? this.chosen() : '';
+  });
   protected readonly chosenFamily = signal('');
   private readonly reader = signal<Figures | null>(null);
   protected readonly figures = signal<HelpsFigures | null>(null);

@@ -111,6 +111,8 @@ function partOf(part: DocumentPart, pictures: Pictures): Content[] {
         {
           table: {
             headerRows: 1,
+            // Rows stay whole, but for one that might be longer than a page.
+            dontBreakRows: part.rows.every((r) => r.every((c) => c.length < 600)),
             widths: part.head.map((_, i) => (i === 0 || i === part.head.length - 1 ? '*' : 'auto')),
             body: [
               part.head.map((h) => text(h, { bold: true, fillColor: PAPER })),
