@@ -7,6 +7,8 @@ import { Suggestions } from './suggestions';
 async function open(change?: Parameters<typeof DemoPlace.open>[1]) {
   const place = await DemoPlace.open(Suggestions, { at: '2026-11-26T12:00', ...change });
   for (let i = 0; i < 40 && !place.text.includes('From all work'); i++) await place.whole();
+  // Cards come a few with each frame.
+  for (let i = 0; i < 40 && place.text.includes(' more …'); i++) await place.whole();
   return place;
 }
 /** Presses what stands under a suggestion. */
