@@ -195,8 +195,8 @@ export class ChartView {
           if (!host) return;
           const layout = layoutOf(chart, host, width(), this.height());
           const drawn = await room.draw(tracesOf(chart, host), layout, chart.series.map(wordsOf(chart)));
-          if (over || host !== this.host()?.nativeElement) return;
-          if (done === asked) host.replaceChildren(drawn);
+          // Where it is drawn in another place by now, that was asked for too.
+          if (done === asked && !over) host.replaceChildren(drawn);
         }
         this.failed.set(false);
       } catch {

@@ -47,6 +47,18 @@ describe('evidence of a learner', () => {
     expect(place.work.frozen()).toBe(frozen);
   });
 
+  it('gathered anew, keeps what is drawn where it is', async () => {
+    const place = await open();
+    const page = place.fixture.nativeElement as HTMLElement;
+    const last = [...page.querySelectorAll('lv-work-evidence')].at(-1);
+    const begun = page.querySelectorAll('lv-work-evidence').length;
+    expect(begun).toBe(2);
+    await place.choose('Time', 'All the time');
+    for (let i = 0; i < 10; i++) await place.whole();
+    expect(last?.isConnected).toBe(true);
+    expect(page.querySelectorAll('lv-work-evidence')).toHaveLength(begun);
+  });
+
   it('takes an observation as it is typed, and lets it go with one press', async () => {
     const place = await open('l-brannoc');
     await place.press('Observation');

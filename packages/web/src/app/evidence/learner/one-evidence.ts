@@ -62,11 +62,12 @@ export class OneEvidence {
     const asked = all.filter((w) => w.handOutId === this.work());
     return [...asked, ...all.filter((w) => !asked.includes(w))];
   });
-  protected readonly drawn = growing(() => [this.learnerId(), this.evidence() === null], 1, 2);
+  private readonly isThere = computed(() => this.evidence() !== null);
+  protected readonly drawn = growing(() => [this.learnerId(), this.isThere()], 1, 2);
   /** What is in its head, one frame after the other. */
   protected readonly head = inStages(() => true, 3);
   /** What was given first, then what stands beside it. */
-  protected readonly stage = inStages(() => this.evidence() !== null, 5);
+  protected readonly stage = inStages(this.isThere, 5);
   protected readonly drawnWorks = computed(() => this.works().slice(0, this.drawn.budget()));
 
   constructor() {

@@ -85,9 +85,10 @@ export class Suggestions {
     const ids = new Set(this.unanswered()?.map((s) => s.learnerId));
     return this.work.people().learners.filter((l) => ids.has(l.id));
   });
-  protected readonly drawn = growing(() => [this.about(), this.found() === null], 2, 24);
+  private readonly isThere = computed(() => this.found() !== null);
+  protected readonly drawn = growing(() => [this.about(), this.isThere()], 2, 24);
   /** The list first, then what narrows it. */
-  protected readonly stage = inStages(() => this.found() !== null, 3);
+  protected readonly stage = inStages(this.isThere, 3);
   protected readonly open = computed(() => {
     const about = this.about();
     return this.unanswered()
