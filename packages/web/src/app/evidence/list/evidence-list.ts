@@ -54,6 +54,7 @@ const COLUMNS = [
           seen="68vh"
           [columns]="columns"
           [value]="rows()"
+          [virtualScrollOptions]="beside"
         >
           <ng-template #header let-shown><tr lvColumns [columns]="shown" [acts]="true"></tr></ng-template>
           <ng-template #body let-r let-shown="columns">
@@ -138,6 +139,8 @@ export class EvidenceList {
   protected readonly many = many;
   protected readonly dayIn = dayIn;
   protected readonly columns = [...COLUMNS];
+  /** Rows that wait above and below what is seen: a press on a name leaves the list, and each row takes a while to go. */
+  protected readonly beside = { numToleratedItems: 3 };
   protected readonly classId = signal('');
   protected readonly isBusy = computed(() => this.writing.work.busy() !== null);
 
