@@ -3,7 +3,8 @@ import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { ChartRoom } from '../../platform/chart-room';
 import { Theme } from '../../ui/theme';
-import { type Chart, ChartView } from './chart';
+import { ChartView } from './chart';
+import type { Chart } from './figure';
 
 const CHART: Chart = {
   ...{ title: 'By version', says: 'Two versions.', is: 'dots', across: true, percent: true },

@@ -1,6 +1,6 @@
 import type { HelpsFigures } from '../../platform/helps-desk';
 import { counted } from '../../platform/many';
-import type { Chart } from './chart';
+import type { Chart } from './figure';
 
 /** From here on a result counts as mastered; see docs/decisions/0041. */
 export const MASTERED = 0.8;

@@ -21,7 +21,8 @@ import { ProgressLine } from '../../ui/progress';
 import { dayIn } from '../../ui/when';
 import { EvidenceChoices } from '../choices';
 import { EvidenceHead } from '../evidence-head';
-import { type Chart, ChartView } from './chart';
+import { ChartView } from './chart';
+import type { Chart } from './figure';
 import {
   driftChart,
   itemsChart,
