@@ -22,7 +22,6 @@ import { dayIn } from '../../ui/when';
 import { EvidenceChoices } from '../choices';
 import { EvidenceHead } from '../evidence-head';
 import { ChartView } from './chart';
-import type { Chart } from './figure';
 import {
   driftChart,
   itemsChart,
@@ -73,8 +72,10 @@ import { type Figures, HelpsWork } from '../helps-work';
       } @else if (figures(); as f) {
         @if (f.works || f.family) {
           <div class="charts">
-            @for (c of charts().slice(0, stage()); track c.title) {
-              <lv-chart class="card" [chart]="c" />
+            @for (c of charts.slice(0, stage()); track $index) {
+              @if (c(); as chart) {
+                <lv-chart class="card" [chart]="chart" />
+              }
             }
           </div>
         } @else {
@@ -146,25 +147,30 @@ export class WhatHelps {
   });
   /** The fields come after that of the time, one frame after the other. */
   protected readonly head = inStages(() => true, 4);
-  /** Charts come one frame after the other. */
-  protected readonly stage = inStages(() => this.figures() !== null, 7);
-  protected readonly charts = computed((): Chart[] => {
-    const f = this.figures();
-    if (!f) return [];
+  private readonly goals = computed(() => {
     const { learners } = this.work.people();
-    const names = new Map(learners.map((l) => [l.id, l.name]));
     const one = this.of().startsWith('l') ? learners.find((l) => l.id === this.of().slice(2)) : undefined;
-    const goals = (one?.needs.goals ?? []).map((g) => ({ by: g.by, text: g.text, aim: shareAimedAt(g) }));
-    return [
-      objectivesChart(f, goals, dayIn),
-      versionsChart(f),
-      itemsChart(f),
-      supportsChart(f),
-      movesChart(f, (id) => names.get(id) ?? 'A removed learner', dayIn),
-      driftChart(f),
-      measuresChart(f),
-    ];
+    return (one?.needs.goals ?? []).map((g) => ({ by: g.by, text: g.text, aim: shareAimedAt(g) }));
   });
+  private readonly names = computed(() => new Map(this.work.people().learners.map((l) => [l.id, l.name])));
+  /** Each is made out as it is drawn, not all in one frame. */
+  protected readonly charts = [
+    (f: HelpsFigures) => objectivesChart(f, this.goals(), dayIn),
+    versionsChart,
+    itemsChart,
+    supportsChart,
+    (f: HelpsFigures) => movesChart(f, (id) => this.names().get(id) ?? 'A removed learner', dayIn),
+    driftChart,
+    measuresChart,
+  ].map((of) =>
+    computed(() => {
+      const f = this.figures();
+      return f && of(f);
+    }),
+  );
+
+  /** Charts come one frame after the other. */
+  protected readonly stage = inStages(() => this.figures() !== null, this.charts.length);
 
   constructor() {
     this.read();

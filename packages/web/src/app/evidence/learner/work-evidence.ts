@@ -23,8 +23,8 @@ interface Shown {
   readonly result: string;
 }
 
-/** Adjustments that are drawn at once, and as many as there may be. */
-const FIRST = 2;
+/** Adjustments that are drawn with each frame, and as many as come by themselves. */
+const FIRST = 1;
 const MOST = 120;
 
 const COUNTS: Readonly<Record<Adjusted['countsAs'], readonly [says: string, tone: string]>> = {
