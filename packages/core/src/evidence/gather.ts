@@ -75,9 +75,12 @@ export class Gathering {
     const shared = mine && this.given.frozen[mine.frozen];
     if (!mine || !shared || handOut.kind !== 'work' || !handOut.givenAt) return undefined;
     const frozen = withOwn(shared, mine);
-    const goes = (done.copy?.goes ?? []).map((go) => this.goOf(go, done, this.sheetOf(mine, go.n) ?? frozen));
     const last = done.copy?.goes.at(-1);
     const marks = last ? this.marks(frozen, last, done) : [];
+    const goes = (done.copy?.goes ?? []).map((go) => {
+      const sheet = this.sheetOf(mine, go.n);
+      return this.goOf(go, done, go === last && !sheet ? marks : this.marks(sheet ?? frozen, go, done));
+    });
     const used = done.copy?.used ?? {};
     const dates = datesFor(handOut, learner, this.schoolDays);
     const sides = withAnswers(frozen === shared ? this.sidesOf(frozen) : this.freshSides(frozen), marks);
@@ -117,9 +120,9 @@ export class Gathering {
     return marksOf(frozen, go.answers, responseTo(marking, go.n), this.given.handOut.accepted ?? []);
   }
 
-  private goOf(go: Go, done: DoneWork, frozen: Frozen): GoOf {
+  private goOf(go: Go, done: DoneWork, marks: readonly Marked[]): GoOf {
     const said = responseTo(done.marking, go.n);
-    const total = totalOf(this.marks(frozen, go, done), said?.points);
+    const total = totalOf(marks, said?.points);
     return {
       n: go.n,
       ...{ submittedAt: go.submittedAt ?? '', decidedAt: said?.decidedAt ?? '', decision: said?.decision ?? '' },

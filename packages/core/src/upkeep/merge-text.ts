@@ -263,9 +263,23 @@ export interface TextChange {
 const LEAST_SAME_WORDS = 3;
 const wordCount = (text: string): number => text.split(/\s+/).filter(Boolean).length;
 
+/** What changed between texts met lately, as their tokens are kept: all learners of a version have the same pair. */
+const changed = new Map<string, readonly TextChange[]>();
+const CHANGES_KEPT = 500;
+
 /** What changed between two texts, in phrases, for showing: leaving out the new gives `was`, leaving out the gone `now`. */
-export function textChanges(was: string, now: string): TextChange[] {
+export function textChanges(was: string, now: string): readonly TextChange[] {
   if (was === now) return was ? [{ kind: 'same', text: was }] : [];
+  const key = `${was.length} ${was}${now}`;
+  let known = changed.get(key);
+  if (!known) {
+    if (changed.size >= CHANGES_KEPT) changed.clear();
+    changed.set(key, (known = freshChanges(was, now)));
+  }
+  return known;
+}
+
+function freshChanges(was: string, now: string): TextChange[] {
   const parts = diffWordsWithSpace(was, now);
   const out: TextChange[] = [];
   let gone = '';
