@@ -13,7 +13,7 @@ export {
 export { type Unnamed, unnaming, withoutNames } from './evidence/without-names';
 export { type DocumentPart, type PrintedDocument } from './formats/evidence/document';
 export { dossier, type DossierOptions, goSaid, periodSaid, type Privacy, summary } from './formats/evidence/dossier';
-export { evidenceCsv } from './formats/evidence/evidence-csv';
+export { evidenceCsv, evidenceLines } from './formats/evidence/evidence-csv';
 export { type Dismissed } from './evidence/dismissed';
 export {
   emptyFolder,
@@ -44,7 +44,9 @@ export {
 } from './lineage/way';
 export { ifChanged, type WouldBe, type WouldFollow } from './lineage/if-changed';
 // What following reads of activities and hand-outs.
-export { assetsOf } from './activity/activity';
+export type { Content } from './activity/activity';
+export { assetsHeld, assetsOfFamily } from './bank/assets';
+export { derive } from './derive/derive';
 export { wordsOf } from './activity/blocks';
 export { latest } from './activity/family';
 export { frozenIdsOf } from './assign/hand-out';

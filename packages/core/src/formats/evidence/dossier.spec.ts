@@ -6,7 +6,7 @@ import type { Evidence } from '../../evidence/evidence';
 import { evidenceIn } from '../../testing/evidence-of';
 import type { DocumentPart } from './document';
 import { dossier, type DossierOptions } from './dossier';
-import { evidenceCsv } from './evidence-csv';
+import { evidenceCsv, evidenceLines } from './evidence-csv';
 import { overview } from './overview';
 
 const w = demoWorkspace(Date.UTC(2026, 10, 24, 9));
@@ -93,7 +93,7 @@ describe('evidence as a document', () => {
 
   it('holds no name where none is wanted', () => {
     const bare = withoutNames(oriel, unnaming(Object.values(w.learners))('l-oriel'));
-    const text = all(dossier(bare, { ...options, privacy: 'without names' }).parts) + evidenceCsv([bare]);
+    const text = all(dossier(bare, { ...options, privacy: 'without names' }).parts) + evidenceCsv(evidenceLines(bare));
     for (const name of ['Oriel', 'Ori', 'Penrose', 'Heron']) expect(text).not.toMatch(new RegExp(`\\b${name}\\b`));
   });
 });
@@ -103,9 +103,11 @@ describe('evidence as a table', () => {
     const [work] = oriel.works;
     const [a] = work?.adjustments ?? [];
     if (!work || !a) throw new Error('no adjustment');
-    const lines = evidenceCsv([oriel]).trim().split('\r\n');
+    const lines = evidenceCsv(evidenceLines(oriel)).trim().split('\r\n');
     expect(lines.length).toBeGreaterThan(work.adjustments.length);
-    const evil = evidenceCsv([{ ...oriel, works: [{ ...work, adjustments: [{ ...a, reason: '=1+1' }] }] }]);
+    const evil = evidenceCsv(
+      evidenceLines({ ...oriel, works: [{ ...work, adjustments: [{ ...a, reason: '=1+1' }] }] }),
+    );
     expect(evil).toContain("'=1+1");
     expect(evil).toContain('to judge');
   });
@@ -114,6 +116,6 @@ describe('evidence as a table', () => {
     const [a] = oriel.works.find((x) => x.handOutId === 'h-survey')?.adjustments ?? [];
     const folder = { ...w.folders['l-oriel'], id: 'l-oriel', notes: [], reviews: [], stressed: [] };
     const out = withFolder(oriel, { ...folder, leftOut: [pieceKey('h-survey', a?.adjustmentId)] });
-    expect(evidenceCsv([out])).not.toContain(a?.sentence.slice(0, 30) ?? '?');
+    expect(evidenceCsv(evidenceLines(out))).not.toContain(a?.sentence.slice(0, 30) ?? '?');
   });
 });

@@ -2,7 +2,9 @@ import {
   dossier,
   type DossierOptions,
   type Evidence,
+  type EvidenceWork,
   evidenceCsv,
+  evidenceLines,
   overview,
   type Period,
   type PrintedDocument,
@@ -14,6 +16,8 @@ import {
 import { DESK_TOOLS } from './desk-tools';
 import type { Boxes } from './storage/boxes';
 import { EvidenceSource } from './storage/evidence-source';
+
+type Progress = (done: number, of: number) => void;
 
 /** What is asked for: of whom, of which time, for whose eyes. */
 export interface EvidenceOrder {
@@ -32,11 +36,17 @@ export interface DocumentPicture {
   readonly data: Blob;
 }
 
-/** Evidence as documents and files, one order at a time. */
+/** Evidence of so many learners is in memory at once: a class. */
+const PORTION = 30;
+
+/** Evidence as documents and files, one order at a time; gathered in portions, so that a school is no more than a class. */
 export class EvidenceDesk {
   private readonly source: EvidenceSource;
-  private all: Evidence[] = [];
-  private homes: string[] = [];
+  /** Whom it is about: those who are here, in the order that was asked for. */
+  private ids: string[] = [];
+  private portion: { readonly from: number; readonly all: readonly Evidence[] } = { from: 0, all: [] };
+  private unnamed: ReturnType<typeof unnaming> | null = null;
+  private homes = new Map<string, string>();
   private readonly form: Intl.DateTimeFormat;
 
   constructor(
@@ -62,59 +72,88 @@ export class EvidenceDesk {
     return one ?? null;
   }
 
-  async gather(progress: (done: number, of: number) => void): Promise<number> {
-    const { learnerIds, period, privacy } = this.order;
+  /** Gathers the first of them; gives how many there are. */
+  async gather(progress: Progress): Promise<number> {
     await this.source.open();
-    const all = await this.source.gather(learnerIds, period, this.at, progress);
-    const learners = this.source.all();
-    const unnamed = privacy === 'without names' ? unnaming(this.source.named()) : null;
-    const homes = new Map(learners.map((l) => [l.id, l.needs.comfort?.home ?? '']));
-    this.homes = all.map((e) => homes.get(e.learner.id) ?? '');
-    this.all = unnamed ? all.map((e, i) => numberedAs(withoutNames(e, unnamed(e.learner.id)), i, all.length)) : all;
-    return this.all.length;
+    const learners = new Map(this.source.all().map((l) => [l.id, l]));
+    this.ids = this.order.learnerIds.filter((id) => learners.has(id));
+    this.homes = new Map([...learners].map(([id, l]) => [id, l.needs.comfort?.home ?? '']));
+    this.unnamed = this.order.privacy === 'without names' ? unnaming(this.source.named()) : null;
+    if (this.ids.length) await this.turnTo(0, progress);
+    return this.ids.length;
   }
 
-  document(i: number): PrintedDocument {
-    return dossier(this.of(i), this.options(i));
+  async document(i: number): Promise<PrintedDocument> {
+    return dossier(await this.of(i), this.options(i));
   }
 
-  overview(): PrintedDocument {
+  async overview(): Promise<PrintedDocument> {
+    const all: Evidence[] = [];
+    // What sides are is long, and an overview does not say it.
+    for await (const e of this.everyone())
+      all.push({ ...e, works: e.works.map((w): EvidenceWork => ({ ...w, sides: [] })) });
     const name = this.order.privacy === 'without names' ? 'a group' : this.order.title;
-    return overview(this.all, { name, options: this.options(0) });
+    return overview(all, { name, options: this.options(0) });
   }
 
   /** The photographs of a document, those that are here. */
   async pictures(i: number): Promise<DocumentPicture[]> {
-    const ids = this.of(i).notes.flatMap((n) => n.assetId || []);
+    const ids = (await this.of(i)).notes.flatMap((n) => n.assetId || []);
     const found = await Promise.all(ids.map((id) => this.source.asset(id)));
     return found.flatMap((a) => (a ? [{ assetId: a.id, data: a.data }] : []));
   }
 
-  csv(): string {
-    return evidenceCsv(this.all);
+  async csv(): Promise<string> {
+    const lines: (string | number)[][] = [];
+    for await (const e of this.everyone()) for (const line of evidenceLines(e)) lines.push(line);
+    return evidenceCsv(lines);
   }
 
   /** One learner's, or those of all as a list. */
-  json(i: number): string {
-    return JSON.stringify(i < 0 ? this.all : this.of(i), null, 2);
+  async json(i: number): Promise<string> {
+    if (i >= 0) return JSON.stringify(await this.of(i), null, 2);
+    const all: string[] = [];
+    // Each as it stands in a list of one: between the brackets.
+    for await (const e of this.everyone()) all.push(JSON.stringify([e], null, 2).slice(1, -2));
+    return `[${all.join(',')}\n]`;
   }
 
   /** Without its ending. */
-  fileName(i: number): string {
-    const { learner } = this.of(i);
+  async fileName(i: number): Promise<string> {
+    const { learner } = await this.of(i);
     return `${(this.order.privacy === 'without names' ? learner.name : learner.called).replace(/[^\p{L}\p{N}]+/gu, '-')}-evidence`;
   }
 
-  private of(i: number): Evidence {
-    const one = this.all[i];
+  private async *everyone(): AsyncGenerator<Evidence> {
+    for (let i = 0; i < this.ids.length; i++) yield await this.of(i);
+  }
+
+  private async of(i: number): Promise<Evidence> {
+    const from = i - (i % PORTION);
+    if (from !== this.portion.from) await this.turnTo(from);
+    const one = this.portion.all[i - from];
     if (!one) throw new Error(`There is no evidence ${i}.`);
     return one;
+  }
+
+  private async turnTo(from: number, progress?: Progress): Promise<void> {
+    // The portion before is let go of first.
+    this.portion = { from, all: [] };
+    const ids = this.ids.slice(from, from + PORTION);
+    const all = await this.source.gather(ids, this.order.period, this.at, progress);
+    const { unnamed } = this;
+    this.portion = {
+      from,
+      all: unnamed
+        ? all.map((e, k) => numberedAs(withoutNames(e, unnamed(e.learner.id)), from + k, this.ids.length))
+        : all,
+    };
   }
 
   private options(i: number): DossierOptions {
     return {
       privacy: this.order.privacy,
-      home: reportLanguage(this.homes[i] ?? ''),
+      home: reportLanguage(this.homes.get(this.ids[i] ?? '') ?? ''),
       day: (iso) => this.form.format(new Date(iso.length === 10 ? `${iso}T12:00:00` : iso)),
       tools: DESK_TOOLS,
     };

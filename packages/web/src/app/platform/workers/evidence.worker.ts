@@ -27,17 +27,17 @@ const api = {
   },
   /** One document of the order, as bytes of JSON: it goes on to who prints it without being looked at on the way. */
   async document(i: number): Promise<Uint8Array> {
-    const bytes = new TextEncoder().encode(JSON.stringify(need().document(i)));
+    const bytes = new TextEncoder().encode(JSON.stringify(await need().document(i)));
     return transfer(bytes, [bytes.buffer]);
   },
   async overview(): Promise<Uint8Array> {
-    const bytes = new TextEncoder().encode(JSON.stringify(need().overview()));
+    const bytes = new TextEncoder().encode(JSON.stringify(await need().overview()));
     return transfer(bytes, [bytes.buffer]);
   },
   pictures: (i: number) => need().pictures(i),
-  fileName: (i: number): string => need().fileName(i),
-  csv: (): string => need().csv(),
-  json: (i: number): string => need().json(i),
+  fileName: (i: number) => need().fileName(i),
+  csv: () => need().csv(),
+  json: (i: number) => need().json(i),
   /** Made a file here: on the page its bytes would be copied, which is felt. */
   zip(files: readonly { readonly name: string; readonly bytes: Uint8Array }[]): Blob {
     return new Blob([filesAsZip(files) as BlobPart], { type: 'application/zip' });
