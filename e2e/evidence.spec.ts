@@ -257,6 +257,13 @@ test('from an answer the whole way is drawn, followed by keys, and says what a c
   await page.getByLabel('Sheet’s code').fill(sheet.slice(0, 16));
   await page.keyboard.press('Enter');
   await expect(page.getByText(/had this\s+sheet/)).toBeVisible();
+
+  // A picture that only a version shows, from the list of what is kept.
+  await page.goto('/keeping');
+  await page.getByRole('button', { name: 'See what takes the room' }).click();
+  await page.getByRole('link', { name: 'Where tyre-lever.svg is shown' }).click();
+  await expect(page).toHaveURL(/family=puncture&block=pun-pic&version=pun-sup/);
+  await expect(drawing.getByRole('button', { name: /^Supported/ })).toHaveAttribute('aria-pressed', 'true');
   expect(errors).toEqual([]);
 });
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { latest } from '../activity/family';
 import { demoWorkspace } from '../demo/index';
 import { ifChanged } from './if-changed';
 import { wayOf, type WayGiven } from './way';
@@ -60,6 +61,34 @@ describe('the whole way of a block', () => {
       ['Extended', 'as in the master'],
     ]);
     expect(q9.had.some((h) => h.versionName === 'Supported')).toBe(false);
+  });
+
+  it('follows the key too: through revisions, and to what was accepted besides it', () => {
+    if (!pool) throw new Error('There is no rock pool');
+    const last = latest(pool);
+    const pages = last.content.pages.map((p) => ({
+      ...p,
+      blocks: p.blocks.map((b) => (b.kind === 'short-text' && b.id === 'rp-q3' ? { ...b, key: ['shower'] } : b)),
+    }));
+    const family = { ...pool, revisions: [...pool.revisions, { ...last, n: 9, content: { ...last.content, pages } }] };
+    const accepted = ['rp-q3', 'rp-q4'].map((itemId) => ({
+      ...{ id: `a-${itemId}`, itemId, at: '' },
+      answer: { kind: 'text' as const, text: 'drizzle' },
+    }));
+    const q3 = wayOf(
+      family,
+      'rp-q3',
+      given.map((g) => ({ ...g, handOut: { ...g.handOut, accepted } })),
+    );
+    const was = 'rain, the rain, rainwater';
+    expect(q3?.revisions.map((r) => [r.n, r.key])).toEqual([
+      [1, was],
+      [3, was],
+      [9, 'shower'],
+    ]);
+    // What was given has the key that it was given with.
+    expect([q3?.key, ...(q3?.wordings ?? []).map((x) => x.key)]).toEqual(['shower', was, was]);
+    expect(q3?.handOuts.map((h) => h.accepted)).toEqual([['drizzle']]);
   });
 
   it('of what a version added begins there', () => {

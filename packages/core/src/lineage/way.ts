@@ -57,6 +57,8 @@ export interface WayHandOut {
   readonly versionIds: readonly (Id | null)[];
   readonly learners: number;
   readonly reached: Share | null;
+  /** Answers that the teacher accepted there besides the key, in words. */
+  readonly accepted: readonly string[];
 }
 
 /** One learner's sheet that has the block: in which wording, and how it went. */
@@ -96,7 +98,10 @@ export interface BlockWay {
     readonly at: string;
     readonly note: string;
     readonly author: string;
+    /** False where it was taken out. */
+    readonly isThere: boolean;
     readonly words: string;
+    readonly key: string;
   }[];
   readonly isInMaster: boolean;
   readonly versions: readonly WayVersion[];
@@ -132,7 +137,7 @@ export function wayOf(family: Family, blockId: Id, given: readonly WayGiven[]): 
     isInMaster: master !== undefined,
     versions,
     wordings: wordings.all(),
-    handOuts: given.flatMap(({ handOut }) => handOutWith(handOut, had) ?? []),
+    handOuts: given.flatMap(({ handOut }) => handOutWith(handOut, had, block) ?? []),
     had,
   };
 }
@@ -154,7 +159,13 @@ function revisionsOf(family: Family, blockId: Id): BlockWay['revisions'] {
     const address = block ? contentAddress(block) : '';
     const isOther = address !== last;
     last = address;
-    return isOther ? [{ n, at, note, author, words: block ? said(block) : '' }] : [];
+    if (!isOther) return [];
+    return [
+      {
+        ...{ n, at, note, author, isThere: block !== undefined },
+        ...{ words: block ? said(block) : '', key: block ? keyOf(block) : '' },
+      },
+    ];
   });
 }
 
@@ -252,7 +263,11 @@ function hadIn({ handOut, frozen, works }: WayGiven, blockId: Id, wordings: Word
   });
 }
 
-function handOutWith({ id, title, givenAt }: HandOut, all: readonly HadIt[]): WayHandOut | undefined {
+function handOutWith(
+  { id, title, givenAt, accepted = [] }: HandOut,
+  all: readonly HadIt[],
+  block: Block,
+): WayHandOut | undefined {
   const had = all.filter((h) => h.handOutId === id);
   if (!had.length) return undefined;
   const reached = had.flatMap((h) => h.reached ?? []);
@@ -261,5 +276,8 @@ function handOutWith({ id, title, givenAt }: HandOut, all: readonly HadIt[]): Wa
     versionIds: [...new Set(had.map((h) => h.versionId))],
     learners: new Set(had.map((h) => h.learnerId)).size,
     reached: reached.length ? shareOf(reached) : null,
+    accepted: isItem(block)
+      ? accepted.filter((a) => a.itemId === block.id).map((a) => itemRules(block).answerWords(block, a.answer))
+      : [],
   };
 }

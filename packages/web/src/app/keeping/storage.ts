@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { ButtonDirective } from 'primeng/button';
 import { Durable } from '../platform/storage/durable';
 import type { Usage } from '../platform/storage/bulk';
@@ -20,7 +21,7 @@ const COLUMNS = [
 /** How full the browser's storage is, what takes the room, and what nothing uses any more. */
 @Component({
   selector: 'lv-storage',
-  imports: [ButtonDirective, ProgressLine, Share, ...TABLE],
+  imports: [ButtonDirective, ProgressLine, RouterLink, Share, ...TABLE],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Room</h2>
@@ -60,7 +61,16 @@ const COLUMNS = [
           <tr>
             <th scope="row">{{ a.name }}</th>
             <td>{{ mb(a.size) }}</td>
-            <td>{{ a.uses ? a.uses + ' ×' : 'not any more' }}</td>
+            <td>
+              @if (a.uses) {
+                {{ a.uses }} ×
+                <a routerLink="/evidence/way" [queryParams]="{ picture: a.id }"
+                  >Where<span class="sr"> {{ a.name }} is shown</span></a
+                >
+              } @else {
+                not any more
+              }
+            </td>
           </tr>
         </ng-template>
       </p-table>

@@ -1,6 +1,9 @@
 import {
-  assetsOf,
+  assetsHeld,
+  assetsOfFamily,
   type BlockWay,
+  type Content,
+  derive,
   frozenIdsOf,
   ifChanged,
   latest,
@@ -41,6 +44,10 @@ export interface PicturePlace {
   readonly title: string;
   readonly blockId: string;
   readonly words: string;
+  /** Where its master does not show it: in which version, or in which hand-out it was given. */
+  readonly only: string;
+  readonly versionId?: string;
+  readonly handOutId?: string;
 }
 
 /** A code is at least as long; shorter ones fit too many sheets. */
@@ -93,19 +100,40 @@ export class WayDesk {
     return null;
   }
 
-  /** Blocks of all masters that show a picture, or play a recording. */
+  /** Parts of masters, of versions and of sheets that were given that show a picture, or play a recording. */
   async picture(assetId: string): Promise<PicturePlace[]> {
-    const out: PicturePlace[] = [];
+    const places = new Map<string, PicturePlace>();
+    const add = (content: Content, of: Omit<PicturePlace, 'blockId' | 'words'>) => {
+      for (const { id, words } of partsWith(content, assetId)) {
+        const key = `${of.familyId} ${id}`;
+        if (!places.has(key) && places.size < MOST_PLACES) places.set(key, { ...of, blockId: id, words });
+      }
+    };
     for await (const family of this.source.allFamilies()) {
+      if (!assetsOfFamily(family).has(assetId)) continue;
       const { content } = latest(family);
-      if (!assetsOf(content).has(assetId)) continue;
-      for (const b of content.pages.flatMap((p) => p.blocks)) {
-        if (!JSON.stringify(b).includes(assetId)) continue;
-        const words = wordsOf(b)[0]?.text ?? '';
-        out.push({ familyId: family.id, title: content.title, blockId: b.id, words });
-        if (out.length >= MOST_PLACES) return out;
+      const of = { familyId: family.id, title: content.title };
+      add(content, { ...of, only: '' });
+      for (const v of family.versions)
+        add(derive(family, v.id).content, { ...of, only: `in ${v.name}`, versionId: v.id });
+    }
+    for await (const handOut of this.source.given()) {
+      if (!this.source.isHere(handOut.familyId)) continue;
+      for (const address of frozenIdsOf(handOut)) {
+        const frozen = await this.source.frozenOf(address);
+        if (!frozen) continue;
+        const of = { familyId: handOut.familyId, title: frozen.content.title, handOutId: handOut.id };
+        add(frozen.content, { ...of, only: `as given in “${handOut.title}”` });
       }
     }
-    return out;
+    return [...places.values()];
   }
 }
+
+/** A page that is laid over the picture counts with its first part. */
+const partsWith = (content: Content, assetId: string): { readonly id: string; readonly words: string }[] =>
+  content.pages.flatMap((p) =>
+    p.blocks
+      .filter((b, i) => assetsHeld(b).includes(assetId) || (i === 0 && p.fixed?.assetId === assetId))
+      .map((b) => ({ id: b.id, words: wordsOf(b)[0]?.text ?? '' })),
+  );

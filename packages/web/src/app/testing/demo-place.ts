@@ -11,11 +11,13 @@ import { providePrimeNG } from 'primeng/config';
 import { HelpsWork } from '../evidence/helps-work';
 import { type HelpsAsked, HelpsDesk } from '../platform/helps-desk';
 import { EvidenceWork } from '../evidence/evidence-work';
+import { WayWork } from '../evidence/way-work';
 import type { Boxes } from '../platform/storage/boxes';
 import { BenchView } from '../bench/bench-view';
 import { Bulk } from '../platform/storage/bulk';
 import { Clock } from '../platform/clock';
 import { EvidenceDesk } from '../platform/evidence-desk';
+import { WayDesk } from '../platform/way-desk';
 import { BOXES } from '../platform/storage/boxes-token';
 import { BulkWork } from '../store/bulk-work';
 import { KeepingSync } from '../store/keeping-sync';
@@ -87,6 +89,13 @@ const helpsOn = (boxes: Boxes) =>
     }
   };
 
+const waysOn = (boxes: Boxes) =>
+  class extends WayWork {
+    protected override here() {
+      return (generation: string) => WayDesk.open(boxes, generation);
+    }
+  };
+
 /** All of it is in memory, whatever the part itself holds: tests look where they like. */
 async function inMemory(workspace: Workspace): Promise<void> {
   const index = TestBed.inject(WorkspaceStore).index;
@@ -150,6 +159,7 @@ export class DemoPlace<T> {
         { provide: BulkWork, useFactory: () => new (bulkOn(new Bulk(boxes)))() },
         { provide: EvidenceWork, useFactory: () => new (evidenceOn(boxes))() },
         { provide: HelpsWork, useFactory: () => new (helpsOn(boxes))() },
+        { provide: WayWork, useFactory: () => new (waysOn(boxes))() },
         // Whatever is asked is meant; what was asked is there to be looked at.
         { provide: Ask, useValue: { sure } },
       ],

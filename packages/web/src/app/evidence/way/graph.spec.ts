@@ -41,9 +41,19 @@ const way = (rows: HadIt[]): BlockWay => ({
     objective: '',
   },
   ...{ assetIds: [], isInMaster: true, versions: [version('sup', null, 0), version('own', 'sup', 1)] },
-  revisions: [{ n: 1, at: '2026-10-01', note: '', author: 'T', words: 'The sea' }],
+  revisions: [{ n: 1, at: '2026-10-01', note: '', author: 'T', words: 'The sea', isThere: true, key: '' }],
   wordings: [wording(1), wording(2)],
-  handOuts: [{ id: 'h', title: 'Survey', givenAt: '2026-11-01', versionIds: [], learners: rows.length, reached: null }],
+  handOuts: [
+    {
+      id: 'h',
+      title: 'Survey',
+      givenAt: '2026-11-01',
+      versionIds: [],
+      learners: rows.length,
+      reached: null,
+      accepted: [],
+    },
+  ],
   had: rows,
 });
 const says = { name: (id: string) => id, day: (iso: string) => iso };
@@ -86,6 +96,37 @@ describe('the way as it is drawn', () => {
     expect(all.at(-2)).toBe('One learner has had it, in one wording.');
     expect(all.at(-1)).toBe('Of its points 0 % were reached, in one answer that is marked.');
     expect(inWords({ ...way([]), revisions: [] }, '', says)).toContain('Nobody has had it yet.');
+  });
+
+  it('says what became of the key, which each wording has, and what was accepted besides', () => {
+    const plain = way([had('ada', null, 1), had('ben', null, 2)]);
+    const revision = { at: '2026-10-02', note: '', author: 'T', words: 'The sea', isThere: true, key: '' };
+    const of: BlockWay = {
+      ...plain,
+      revisions: [
+        ...plain.revisions,
+        { ...revision, n: 2, key: 'salt' },
+        { ...revision, n: 3, key: '' },
+        { ...revision, n: 4, isThere: false, words: '' },
+      ],
+      wordings: [
+        { ...wording(1), key: 'salt' },
+        { ...wording(2), key: 'brine' },
+      ],
+      handOuts: plain.handOuts.map((h) => ({ ...h, accepted: ['salty'] })),
+    };
+    const says4 = inWords(of, '', says);
+    expect(says4.filter((s) => s.startsWith('Revision'))).toEqual([
+      'Revision 2, 2026-10-02: “The sea”. Its key became “salt”.',
+      'Revision 3, 2026-10-02: “The sea”. It has no key any more.',
+      'Revision 4, 2026-10-02: taken out.',
+    ]);
+    expect(says4).toContain('Wording 2 has the key “brine”.');
+    expect(says4).toContain('Accepted besides the key in “Survey”: “salty”.');
+    // Of one learner, the wording that they had; and the drawing shows both.
+    expect(inWords(of, 'l ada', says)).not.toContain('Wording 2 has the key “brine”.');
+    const asGiven = graphOf(of, '', says).columns.find((c) => c.name === 'As given')?.nodes;
+    expect(asGiven?.map((n) => n.detail)).toEqual(['words 1 · key: salt', 'words 2 · key: brine']);
   });
 
   it('draws some of very many learners, and those that are chosen', () => {

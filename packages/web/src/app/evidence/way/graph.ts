@@ -76,8 +76,14 @@ export function graphOf(
   for (const h of way.had)
     if (h.versionId !== null && !known.has(h.versionId) && !nodes.some((n) => n.id === versionNode(h.versionId)))
       add(versionNode(h.versionId), 1, h.versionName, 'not here any more');
+  const isOfKeys = hasKeys(way);
   for (const w of way.wordings)
-    add(`w ${w.n}`, 2, way.wordings.length > 1 ? `Wording ${w.n}` : 'One wording', cut(w.words, 90));
+    add(
+      `w ${w.n}`,
+      2,
+      way.wordings.length > 1 ? `Wording ${w.n}` : 'One wording',
+      [cut(w.words, 90), ...(isOfKeys ? [`key: ${cut(w.key, 60) || 'none'}`] : [])].filter(Boolean).join(' · '),
+    );
   for (const h of way.handOuts)
     add(
       `h ${h.id}`,
@@ -106,6 +112,13 @@ function masterDetail(way: BlockWay): string {
     ? `revision ${first.n}, changed in ${later.map((r) => r.n).join(', ')}`
     : `since revision ${first.n}`;
 }
+
+/** Whether wordings differ by their keys: else the key is said once. */
+const hasKeys = (way: BlockWay): boolean => new Set(way.wordings.map((w) => w.key)).size > 1;
+
+/** What became of the key from one revision to the next; nothing where it stayed. */
+const keySaid = (before: string, now: string): string =>
+  before === now ? '' : now ? ` Its key became “${cut(now, 160)}”.` : ' It has no key any more.';
 
 const stepsSaid = (v: WayVersion): string =>
   v.steps.length ? [...new Set(v.steps.map((s) => s.kind.toLowerCase()))].join(', ') : 'as the version it is made on';
@@ -164,7 +177,14 @@ export function inWords(
     first
       ? `It stands in the master of “${way.activity}” since revision ${first.n}, ${says.day(first.at)}.`
       : 'A version added it: the master has it not.',
-    ...way.revisions.slice(1).map((r) => `Revision ${r.n}, ${says.day(r.at)}: “${cut(r.words, 160) || 'taken out'}”.`),
+    ...way.revisions
+      .slice(1)
+      .map(
+        (r, i) =>
+          `Revision ${r.n}, ${says.day(r.at)}: ${
+            r.isThere ? `“${cut(r.words, 160)}”.${keySaid(way.revisions[i]?.key ?? '', r.key)}` : 'taken out.'
+          }`,
+      ),
     ...did.flatMap((v) => v.steps.map((s) => `${v.name}: ${s.sentence}${s.reason ? ` Why: ${s.reason}` : ''}`)),
     rows.length
       ? `${counted(learners.size, 'One learner has', '{n} learners have')} had it, in ${counted(
@@ -173,6 +193,14 @@ export function inWords(
           '{n} wordings.',
         )}`
       : 'Nobody has had it yet.',
+    ...(hasKeys(way)
+      ? way.wordings
+          .filter((x) => rows.some((r) => r.wording === x.n))
+          .map((x) => `Wording ${x.n} has ${x.key ? `the key “${cut(x.key, 160)}”.` : 'no key.'}`)
+      : []),
+    ...way.handOuts
+      .filter((h) => h.accepted.length && rows.some((r) => r.handOutId === h.id))
+      .map((h) => `Accepted besides the key in “${h.title}”: ${h.accepted.map((a) => `“${cut(a, 80)}”`).join(', ')}.`),
     ...(marked.length
       ? [
           `Of its points ${percent(marked.reduce((a, b) => a + b, 0) / marked.length)} ${counted(

@@ -12,11 +12,9 @@ import {
 import { Router, RouterLink } from '@angular/router';
 import { derive, labelOf, latest, questionNumbers, snippet, wordsOf } from '@lorvet/core';
 import { ButtonDirective } from 'primeng/button';
-import { InputText } from 'primeng/inputtext';
 import { localDay } from '../../platform/local-day';
-import { counted } from '../../platform/many';
 import { Speech } from '../../platform/speech';
-import { type FoundSheet, type PicturePlace, SHORTEST_CODE, type WholeWay } from '../../platform/way-desk';
+import type { PicturePlace, WholeWay } from '../../platform/way-desk';
 import { holdFamily } from '../../store/hold-family';
 import { WorkspaceStore } from '../../store/workspace';
 import { FOLD } from '../../ui/controls/fold';
@@ -28,6 +26,7 @@ import { dayIn, daysReady } from '../../ui/when';
 import { EvidenceHead } from '../evidence-head';
 import { WayWork } from '../way-work';
 import { DrawnWay } from './drawn-way';
+import { FindSheet } from './find-sheet';
 import { graphOf, inWords, onTheWay, rowsOf, wentSaid } from './graph';
 import { WhatIf } from './what-if';
 
@@ -41,6 +40,11 @@ const COLUMNS = [
   { field: 'went', name: 'How it went' },
 ] as const;
 
+/** What the address of a place's way says. */
+const queryOf = (p: PicturePlace, picture: string | undefined): object => ({
+  ...{ family: p.familyId, block: p.blockId, version: p.versionId, handout: p.handOutId, picture },
+});
+
 /** Follows any word from the master to a learner's answer, and back. */
 @Component({
   selector: 'lv-the-way',
@@ -49,7 +53,7 @@ const COLUMNS = [
     DrawnWay,
     Empty,
     EvidenceHead,
-    InputText,
+    FindSheet,
     RouterLink,
     WhatIf,
     ...FOLD,
@@ -67,16 +71,21 @@ export class TheWay {
   readonly version = input<string>();
   readonly learner = input<string>();
   readonly handout = input<string>();
+  /** A picture or recording that is followed: where it is shown first, then the way of that. */
+  readonly picture = input<string>();
   private readonly work = inject(WorkspaceStore);
   private readonly router = inject(Router);
   private readonly ways = inject(WayWork);
   private readonly speech = inject(Speech);
   protected readonly columns = [...COLUMNS];
-  protected readonly counted = counted;
-  protected readonly shortest = SHORTEST_CODE;
   protected readonly dayOf = (iso: string): string => dayIn(localDay(iso));
 
+  /** A picture is looked for, and nothing is followed yet. */
+  protected readonly seeks = computed(() => !!this.picture() && !this.block());
+  /** Nothing that is kept here shows the picture. */
+  protected readonly isNowhere = signal(false);
   protected readonly familyId = computed(() => {
+    if (this.seeks()) return '';
     const all = this.work.familyHeads();
     return all.find((f) => f.id === this.family())?.id ?? (this.family() ? '' : (all[0]?.id ?? ''));
   });
@@ -125,7 +134,7 @@ export class TheWay {
         ? null
         : undefined;
   });
-  protected readonly places = signal<readonly PicturePlace[]>([]);
+  protected readonly places = signal<readonly (PicturePlace & { readonly query: object })[]>([]);
   protected readonly chosen = signal('');
   private readonly says = { name: (id: string) => this.nameOf(id), day: (iso: string) => this.dayOf(iso) };
   protected readonly graph = computed(() => {
@@ -158,9 +167,6 @@ export class TheWay {
   protected readonly stage = inStages(() => !!this.whole(), 7);
   protected readonly links = computed(() => this.linksOf(this.chosen()));
 
-  protected readonly code = signal('');
-  protected readonly codeSays = signal('');
-  protected readonly sheet = signal<FoundSheet | null>(null);
   private hush: (() => void) | null = null;
   protected readonly isAloud = signal(false);
 
@@ -172,6 +178,10 @@ export class TheWay {
       this.work.states();
       this.work.handOutHeads();
       if (this.kept() && familyId && blockId) untracked(() => void this.follow(familyId, blockId));
+    });
+    effect(() => {
+      const picture = this.picture();
+      if (picture && this.seeks()) untracked(() => void this.seek(picture));
     });
     // Rows are made out in a frame of their own, before the table is drawn.
     effect(() => void (this.stage() >= 6 && this.rows()));
@@ -186,6 +196,19 @@ export class TheWay {
     });
   }
 
+  /** To the first place that shows it. */
+  private async seek(picture: string): Promise<void> {
+    this.isNowhere.set(false);
+    try {
+      const [first] = await this.ways.picture(picture);
+      if (picture !== this.picture() || !this.seeks()) return;
+      if (!first) this.isNowhere.set(true);
+      else await this.router.navigate(['/evidence/way'], { queryParams: queryOf(first, picture), replaceUrl: true });
+    } catch {
+      this.failed.set(true);
+    }
+  }
+
   private async follow(familyId: string, blockId: string): Promise<void> {
     if (this.whole() === undefined) this.places.set([]);
     try {
@@ -193,10 +216,14 @@ export class TheWay {
       if (familyId !== this.familyId() || blockId !== this.blockId()) return;
       this.failed.set(false);
       this.read.set(whole);
-      const [asset] = whole?.way.assetIds ?? [];
+      const asset = this.picture() ?? whole?.way.assetIds[0];
       const places = asset ? await this.ways.picture(asset) : [];
-      if (familyId === this.familyId() && blockId === this.blockId())
-        this.places.set(places.filter((p) => p.familyId !== familyId || p.blockId !== blockId));
+      if (familyId !== this.familyId() || blockId !== this.blockId()) return;
+      this.places.set(
+        places
+          .filter((p) => p.familyId !== familyId || p.blockId !== blockId)
+          .map((p) => ({ ...p, query: queryOf(p, asset) })),
+      );
     } catch {
       this.failed.set(true);
     }
@@ -230,34 +257,10 @@ export class TheWay {
   }
 
   protected go(query: { readonly family?: string; readonly block?: string | undefined }): void {
-    this.sheet.set(null);
     void this.router.navigate(['/evidence/way'], { queryParams: query });
   }
   protected toPage(id: string): void {
     this.go({ family: this.familyId(), block: this.pages().find((p) => p.id === id)?.parts[0]?.id });
-  }
-
-  protected async find(): Promise<void> {
-    const code = this.code().trim();
-    this.sheet.set(null);
-    const digits = code.replace(/[^0-9a-f]/gi, '');
-    if (digits.length < SHORTEST_CODE) {
-      this.codeSays.set(
-        `A sheet’s code has at least ${SHORTEST_CODE} of the signs 0 to 9 and a to f. It stands as “Sheet” in a learner’s evidence.`,
-      );
-      return;
-    }
-    const found = await this.ways.sheet(code);
-    if (code !== this.code().trim()) return;
-    this.codeSays.set(
-      found ? '' : `No sheet that was given out has the code “${code}”. Check its signs against the evidence.`,
-    );
-    if (!found) return;
-    this.sheet.set(found);
-    const [block] = found.blockIds;
-    await this.router.navigate(['/evidence/way'], {
-      queryParams: { family: found.familyId, block, handout: found.handOutId },
-    });
   }
 
   protected aloud(): void {

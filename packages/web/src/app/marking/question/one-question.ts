@@ -9,7 +9,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { answerIsEmpty, findBlock, forLearner, isItem, keyWordsOf, type Verdict } from '@lorvet/core';
 import type { Alike, Gathered } from '@lorvet/core/marking';
 import { ButtonDirective } from 'primeng/button';
@@ -55,6 +55,7 @@ interface Heap extends Alike {
     NotHere,
     Near,
     PaperPages,
+    RouterLink,
     SwatchMark,
     ...SELECT,
   ],
