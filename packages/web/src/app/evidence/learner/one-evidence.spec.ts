@@ -7,8 +7,9 @@ import { OneEvidence } from './one-evidence';
 const AT = '2026-11-26T12:00';
 const open = async (learnerId = 'l-oriel') => {
   const place = await DemoPlace.open(OneEvidence, { inputs: { learnerId }, at: AT });
-  // It is read from what is kept.
-  const isThere = () => place.text.includes('adjustment') && !/\d more …/.test(place.text);
+  // It is read from what is kept; works are drawn a piece with each frame, the first two of them.
+  const drawn = () => [...(place.fixture.nativeElement as HTMLElement).querySelectorAll('lv-work-evidence')];
+  const isThere = () => drawn().length > 0 && drawn().every((w) => !/\d more …/.test(w.textContent));
   for (let i = 0; i < 60 && !isThere(); i++) await place.whole();
   return place;
 };
