@@ -89,7 +89,11 @@ export function graphOf(
       `h ${h.id}`,
       3,
       h.title,
-      [says.day(h.givenAt), counted(h.learners, 'one learner', '{n} learners'), h.reached && percent(h.reached.share)]
+      [
+        says.day(h.givenAt),
+        counted(h.learners, 'one learner', '{n} learners'),
+        h.reached && percent(h.reached.share).replace(' ', '\u00a0'),
+      ]
         .filter(Boolean)
         .join(', '),
     );
